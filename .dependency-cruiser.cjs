@@ -1,0 +1,91 @@
+// The import rules of docs/decisions/0002-rooms.md. Run by `npm run rooms`, inside `npm test` and `npm run check`.
+const inside = (room) => `^core/src/${room}/`
+/** A core room, and the core rooms it may use besides itself. */
+const allowed = {
+  model: [],
+  measure: ['model'],
+  composition: ['model', 'measure'],
+  process: ['model', 'measure', 'composition'],
+  texture: ['model', 'measure', 'composition', 'process', 'flavour'],
+  flavour: ['model', 'measure', 'composition', 'process'],
+  nutrition: ['model', 'measure', 'composition', 'process'],
+  rules: ['model', 'measure', 'composition', 'process', 'texture', 'flavour', 'nutrition'],
+  assess: ['model', 'measure', 'composition', 'process', 'texture', 'flavour', 'nutrition', 'rules'],
+  interchange: ['model', 'measure'],
+}
+const coreRules = Object.entries(allowed).map(([room, others]) => ({
+  name: `core-${room}`,
+  comment: `core/${room} may use ${others.join(', ') || 'nothing of ours'}`,
+  severity: 'error',
+  from: { path: inside(room), pathNot: '[.]test[.]ts$' },
+  to: {
+    path: '^core/src/',
+    pathNot: [inside(room), ...others.map((other) => `^core/src/${other}/index[.]ts$`)],
+  },
+}))
+
+module.exports = {
+  forbidden: [
+    ...coreRules,
+    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
+    { name: 'no-unresolved', severity: 'error', from: {}, to: { couldNotResolve: true } },
+    {
+      name: 'core-stands-alone',
+      severity: 'error',
+      from: { path: '^core/src/' },
+      to: { path: '^(library|web|server|cli|demo|e2e)/' },
+    },
+    {
+      name: 'core-no-interface',
+      severity: 'error',
+      from: { path: '^core/src/' },
+      to: { path: 'node_modules/(react|react-dom|dexie|zustand|echarts|express)/' },
+    },
+    {
+      name: 'library-uses-core',
+      severity: 'error',
+      from: { path: '^library/src/' },
+      to: { path: '^(web|server|cli|demo|e2e)/' },
+    },
+    {
+      name: 'server-knows-no-food',
+      severity: 'error',
+      from: { path: '^server/src/' },
+      to: { path: '^(core|library|web|cli|demo|e2e)/' },
+    },
+    {
+      name: 'stages-apart',
+      severity: 'error',
+      from: { path: '^web/src/stages/([^/]+)/' },
+      to: { path: '^web/src/stages/', pathNot: '^web/src/stages/$1/' },
+    },
+    {
+      name: 'stages-no-storage',
+      severity: 'error',
+      from: { path: '^web/src/(stages|pantry|kitchen|dishes|ui|charts|app)/' },
+      to: { path: ['^web/src/data/', 'node_modules/dexie'] },
+    },
+    {
+      name: 'ui-knows-no-food',
+      severity: 'error',
+      from: { path: '^web/src/(ui|charts)/' },
+      to: { path: ['^web/src/(stages|store|data|pantry|kitchen|dishes|app)/', '^(core|library)/'] },
+    },
+    {
+      name: 'store-below-screens',
+      severity: 'error',
+      from: { path: '^web/src/(store|data|workers)/' },
+      to: { path: '^web/src/(stages|pantry|kitchen|dishes|app|ui|charts)/' },
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '(dist|generated|test-results)/' },
+    tsPreCompilationDeps: true,
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'module', 'browser', 'default'],
+      extensions: ['.ts', '.tsx', '.js', '.mjs', '.json', '.css'],
+    },
+  },
+}

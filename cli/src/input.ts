@@ -1,0 +1,106 @@
+import { readFileSync, statSync } from 'node:fs'
+import {
+  durationAndTemperature,
+  LARGEST_FILE,
+  type ReadContext,
+  readRecipes,
+  tooLarge,
+} from '@frijol/core/interchange'
+import { indexFoods } from '@frijol/core/measure'
+import { defaultKitchen, type Dish, FamilyId, type Kitchen, MeasureRegion } from '@frijol/core/model'
+import { operationIn } from '@frijol/core/process'
+import { library } from '@frijol/library'
+import { InputFault, type Options } from './options'
+
+/** What a command reads from and writes to. */
+export interface Streams {
+  readonly input: () => string
+  readonly out: (text: string) => void
+  readonly err: (text: string) => void
+}
+
+/** The whole text of a file, or of standard input for "-" and for no name. */
+export function readInput(file: string | null, { input }: Streams): string {
+  if (file === null || file === '-') return input()
+  try {
+    const size = statSync(file).size
+    const refusal = size > LARGEST_FILE ? tooLarge(size / 1e6) : null
+    if (refusal !== null && !refusal.ok)
+      throw new InputFault(refusal.issues[0]?.message ?? '', file, 'Open a smaller file.')
+    return readFileSync(file, 'utf8')
+  } catch (error) {
+    if (error instanceof InputFault) throw error
+    throw new InputFault(
+      `The file cannot be read: ${error instanceof Error && 'code' in error ? String(error.code) : 'unknown'}.`,
+      file,
+      'Check the name.',
+    )
+  }
+}
+
+export function kitchenFor({ region }: Options): Kitchen {
+  if (region === null) return defaultKitchen
+  const parsed = MeasureRegion.safeParse(region)
+  if (!parsed.success)
+    throw new InputFault(
+      `There is no region “${region}”.`,
+      '--region',
+      'Use us, metric, australian or imperial.',
+    )
+  return { ...defaultKitchen, region: parsed.data }
+}
+
+export function contextFor(kitchen: Kitchen): ReadContext {
+  let count = 0
+  return {
+    reader: { index: indexFoods(library.ingredients.values()), ingredients: library.ingredients, kitchen },
+    newId: () => `i${(count += 1)}`,
+    now: new Date().toISOString(),
+    stepFacts: (text) => ({ operation: operationIn(text), ...durationAndTemperature(text) }),
+  }
+}
+
+/** The dishes of the input. Throws InputFault with the reader's own message. */
+export function dishesFrom(options: Options, kitchen: Kitchen, streams: Streams): Dish[] {
+  const read = readRecipes(readInput(options.file, streams), contextFor(kitchen))
+  if (!read.ok) {
+    const issue = read.issues[0]
+    throw new InputFault(
+      issue?.message ?? 'The input cannot be read.',
+      issue?.path.join('.') || (options.file ?? '-'),
+      'See docs/guide/files.md.',
+    )
+  }
+  return read.value
+}
+
+function familyOf(id: string): FamilyId {
+  const parsed = FamilyId.safeParse(id)
+  if (!parsed.success)
+    throw new InputFault(
+      `There is no family “${id}”.`,
+      '--family',
+      `Use one of ${FamilyId.options.join(', ')}.`,
+    )
+  return parsed.data
+}
+
+/** A dish with the original, family and portions of the command line. The first part takes the original. */
+export function withAim(dish: Dish, { original, family, portions }: Options): Dish {
+  const found = original === null ? null : library.originals.get(original)
+  if (found === undefined) {
+    throw new InputFault(
+      `There is no original “${original ?? ''}”.`,
+      '--original',
+      `Use one of ${[...library.originals.keys()].join(', ')}.`,
+    )
+  }
+  const chosen = family === null ? (found?.family ?? null) : familyOf(family)
+  return {
+    ...dish,
+    aim: portions === null ? dish.aim : { ...dish.aim, portions },
+    parts: dish.parts.map((part, at) =>
+      at > 0 ? part : { ...part, family: chosen ?? part.family, originalId: found?.id ?? part.originalId },
+    ),
+  }
+}

@@ -1,0 +1,126 @@
+import { spawnSync } from 'node:child_process'
+import { fileURLToPath } from 'node:url'
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { contextFor } from './input'
+import { linesEntry } from './lines'
+import { main } from './main'
+import { defaultKitchen } from '@frijol/core/model'
+
+const bin = fileURLToPath(new URL('../bin/frijol.mjs', import.meta.url))
+const demo = (name: string): string => fileURLToPath(new URL(`../../demo/files/${name}`, import.meta.url))
+
+function frijol(args: string[], input = '') {
+  let stdout = ''
+  let stderr = ''
+  const status = main(args, {
+    input: () => input,
+    out: (text) => (stdout += text),
+    err: (text) => (stderr += text),
+  })
+  return { status, stdout, stderr }
+}
+const json = (text: string): unknown => JSON.parse(text)
+
+describe('frijol', () => {
+  it('lines: reads lines and returns unknown foods as null with a finding', () => {
+    const { status, stdout } = frijol(['lines'], '2 cups cooked chickpeas\n1 cup zorbel\n\n')
+    expect(status).toBe(0)
+    expect(json(stdout)).toMatchObject([
+      {
+        text: '2 cups cooked chickpeas',
+        foodId: 'chickpeas-cooked',
+        amount: { low: 2, unit: 'cup' },
+        massG: { value: expect.closeTo(328, 0) as number },
+      },
+      { foodId: null, massG: null, findings: [{ rule: 'unknown-food' }] },
+    ])
+  })
+
+  it('runs as a program, from standard input to standard output', () => {
+    const run = (args: string[], input: string) =>
+      spawnSync(process.execPath, [bin, ...args], { input, encoding: 'utf8' })
+    expect(run(['lines'], '60 g vital wheat gluten')).toMatchObject({ status: 0, stderr: '' })
+    const wrong = run(['read'], '{"a":1}')
+    expect(wrong).toMatchObject({ status: 2, stdout: '' })
+    expect(json(wrong.stderr)).toHaveProperty('hint')
+  }, 60_000)
+
+  it('lines: takes the region of cups', () => {
+    const { stdout } = frijol(['lines', '-', '--region', 'metric'], '1 cup water')
+    expect(json(stdout)).toMatchObject([{ massG: { value: expect.closeTo(249.5, 0) as number } }])
+  })
+
+  it('assess: prints the named fields', () => {
+    const { status, stdout } = frijol([
+      'assess',
+      demo('moussaka.md'),
+      '--original',
+      'lamb_mince',
+      '--portions',
+      '4',
+    ])
+    expect(status).toBe(0)
+    expect(json(stdout)).toMatchObject({
+      name: 'Moussaka',
+      portions: 4,
+      parts: [
+        {
+          family: 'crumble-mince',
+          rawMassG: expect.any(Number) as number,
+          ratios: [{ id: 'free-water' }, {}, {}, {}, {}],
+        },
+        { family: null },
+      ],
+      perPortion: { sodiumMg: expect.any(Number) as number },
+      diets: ['plant-based'],
+    })
+  })
+
+  it('read, export and read again: the same lines', () => {
+    const read = json(frijol(['read', demo('moussaka.jsonld')]).stdout) as {
+      parts: { lines: { text: string }[] }[]
+    }[]
+    const exported = frijol(['export', demo('moussaka.jsonld'), '--as', 'md'])
+    const again = json(frijol(['read', '-'], exported.stdout).stdout) as typeof read
+    const texts = (dishes: typeof read) => dishes[0]?.parts.map(({ lines }) => lines.map(({ text }) => text))
+    expect(texts(again)).toEqual(texts(read))
+  })
+
+  it('library: finds by id and by another region’s word', () => {
+    expect(json(frijol(['library', '--food', 'courgette']).stdout)).toMatchObject([
+      { id: 'courgette', source: expect.stringContaining('D077') as string },
+    ])
+    expect(json(frijol(['library', 'zucchini']).stdout)).toMatchObject([{ id: 'courgette' }])
+  })
+
+  it.each([
+    [['read', '-'], '{"a":1}', 'no recipe'],
+    [['read', '/no/such/file'], '', 'cannot be read'],
+    [['assess', '-', '--original', 'nothing'], '1 egg', 'original'],
+    [['assess', '-', '--family', 'nothing'], '1 egg', 'family'],
+    [['assess', '-', '--portions', '-2'], '1 egg', ''],
+    [['export', '-', '--as', 'doc'], '1 egg', '--as'],
+    [['bake'], '', 'command'],
+    [[], '', 'command'],
+    [['lines', '--wrong'], '', ''],
+  ])('%j is the input’s fault: exit 2, one JSON object, no stack', (args, input, words) => {
+    const { status, stdout, stderr } = frijol(args, input)
+    expect(status).toBe(2)
+    expect(stdout).toBe('')
+    expect(json(stderr)).toMatchObject({
+      error: expect.stringContaining(words) as string,
+      at: expect.any(String) as string,
+      hint: expect.any(String) as string,
+    })
+  })
+
+  it('reads any line of printable text without throwing', () => {
+    const { reader } = contextFor(defaultKitchen)
+    const printable = fc.string({ maxLength: 500, unit: 'grapheme-ascii' })
+    fc.assert(
+      fc.property(printable, (text) => JSON.stringify(linesEntry(text, reader)).length > 0),
+      { numRuns: 400 },
+    )
+  })
+})

@@ -1,0 +1,111 @@
+import { readFileSync } from 'node:fs'
+import { assess } from '@frijol/core/assess'
+import { makeBackup, toCsv, toJsonLd, toMarkdown } from '@frijol/core/interchange'
+import { findFood, indexFoods } from '@frijol/core/measure'
+import type { Dish, Kitchen } from '@frijol/core/model'
+import { library } from '@frijol/library'
+import { contextFor, dishesFrom, kitchenFor, readInput, withAim, type Streams } from './input'
+import { linesEntry } from './lines'
+import { InputFault, type Options, readOptions, USAGE } from './options'
+
+const one = (dishes: readonly Dish[]): Dish => {
+  const first = dishes[0]
+  if (first === undefined) throw new InputFault('The input holds no dish.', 'input', 'Give one recipe.')
+  return first
+}
+
+function exported(dish: Dish, kitchen: Kitchen, as: string | null): string {
+  const assessment = assess(dish, library, kitchen)
+  switch (as) {
+    case 'jsonld':
+      return toJsonLd(dish, assessment.perPortion)
+    case 'md':
+      return toMarkdown(dish)
+    case 'csv':
+      return toCsv(
+        ['part', 'text', 'food_id', 'mass_g', 'sd_g', 'share'],
+        assessment.parts.flatMap((part) =>
+          part.lines.map(({ text, foodId, massG, sdG, share }) => [
+            part.name,
+            text,
+            foodId,
+            massG,
+            sdG,
+            share,
+          ]),
+        ),
+      )
+    case 'backup':
+      return makeBackup({ kitchen, dishes: [dish], trials: [], ingredients: [] }, new Date().toISOString())
+    default:
+      throw new InputFault(`--as is “${as ?? ''}”.`, '--as', 'Use jsonld, md, csv or backup.')
+  }
+}
+
+function libraryEntries({ food, file }: Options) {
+  if (food !== null) {
+    const found = library.ingredients.get(food)
+    if (found === undefined)
+      throw new InputFault(
+        `There is no ingredient “${food}”.`,
+        '--food',
+        'Search with a word: frijol library tofu',
+      )
+    return [found]
+  }
+  if (file === null) return [...library.ingredients.values()]
+  const found = findFood(indexFoods(library.ingredients.values()), file)
+  const words = file.toLowerCase()
+  const named = [...library.ingredients.values()].filter(
+    ({ id, name }) => id.includes(words) || name.toLowerCase().includes(words),
+  )
+  const ids = new Set([
+    ...found.choices.map(({ ingredientId }) => ingredientId),
+    ...named.map(({ id }) => id),
+  ])
+  return [...ids].flatMap((id) => library.ingredients.get(id) ?? [])
+}
+
+/** What a command prints: a JSON value, or a file's text. */
+function run(options: Options, streams: Streams): unknown {
+  const kitchen = kitchenFor(options)
+  switch (options.command) {
+    case 'lines': {
+      const { reader } = contextFor(kitchen)
+      const lines = readInput(options.file, streams)
+        .split(/\r?\n/)
+        .filter((line) => line.trim() !== '')
+      return lines.map((line) => linesEntry(line, reader))
+    }
+    case 'read':
+      return dishesFrom(options, kitchen, streams)
+    case 'assess':
+      return assess(withAim(one(dishesFrom(options, kitchen, streams)), options), library, kitchen)
+    case 'export':
+      return exported(withAim(one(dishesFrom(options, kitchen, streams)), options), kitchen, options.as)
+    case 'library':
+      return libraryEntries(options)
+    default:
+      throw new InputFault(`There is no command “${options.command}”.`, 'arguments', USAGE)
+  }
+}
+
+const standard: Streams = {
+  input: () => readFileSync(0, 'utf8'),
+  out: (text) => process.stdout.write(text),
+  err: (text) => process.stderr.write(text),
+}
+
+/** Runs a command. Exit code 0 done, 2 the input is at fault; a defect throws. */
+export function main(argv: readonly string[], streams: Streams = standard): number {
+  try {
+    const result = run(readOptions(argv), streams)
+    const text = typeof result === 'string' ? result : JSON.stringify(result, null, 2)
+    streams.out(text.endsWith('\n') ? text : `${text}\n`)
+    return 0
+  } catch (error) {
+    if (!(error instanceof InputFault)) throw error
+    streams.err(`${JSON.stringify({ error: error.message, at: error.at, hint: error.hint })}\n`)
+    return 2
+  }
+}

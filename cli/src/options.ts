@@ -1,0 +1,63 @@
+import { parseArgs } from 'node:util'
+
+/** A fault of the input: printed as one JSON object, exit code 2. */
+export class InputFault extends Error {
+  readonly at: string
+  readonly hint: string
+  constructor(message: string, at: string, hint: string) {
+    super(message)
+    this.at = at
+    this.hint = hint
+  }
+}
+
+export interface Options {
+  readonly command: string
+  readonly file: string | null
+  readonly original: string | null
+  readonly family: string | null
+  readonly portions: number | null
+  readonly region: string | null
+  readonly as: string | null
+  readonly food: string | null
+}
+
+export const USAGE =
+  'frijol lines|read|assess|export|library [FILE|-] [--original ID] [--family ID] [--portions N] [--region us|metric|australian|imperial] [--as jsonld|md|csv|backup] [--food ID]'
+
+function positive(text: string | undefined, name: string): number | null {
+  if (text === undefined) return null
+  const value = Number(text)
+  if (!Number.isFinite(value) || value <= 0) {
+    throw new InputFault(`--${name} is “${text}”.`, `--${name}`, 'Give a number above 0.')
+  }
+  return value
+}
+
+/** Reads the arguments. Throws InputFault for unknown options. */
+export function readOptions(argv: readonly string[]): Options {
+  const text = { type: 'string' } as const
+  let parsed
+  try {
+    parsed = parseArgs({
+      args: [...argv],
+      allowPositionals: true,
+      options: { original: text, family: text, portions: text, region: text, as: text, food: text },
+    })
+  } catch (error) {
+    throw new InputFault(error instanceof Error ? error.message : 'bad arguments', 'arguments', USAGE)
+  }
+  const { positionals, values } = parsed
+  const [command, file] = positionals
+  if (command === undefined) throw new InputFault('No command was given.', 'arguments', USAGE)
+  return {
+    command,
+    file: file ?? null,
+    original: values.original ?? null,
+    family: values.family ?? null,
+    portions: positive(values.portions, 'portions'),
+    region: values.region ?? null,
+    as: values.as ?? null,
+    food: values.food ?? null,
+  }
+}

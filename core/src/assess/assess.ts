@@ -1,0 +1,107 @@
+import type { Assessment, Dish, Finding, Ingredient, Kitchen, Library } from '../model'
+import { addSums, totalsPer } from '../nutrition'
+import { byHarm, dietsOf, exclusionFindings, findingKey, type Found, isAnimal, limitFindings } from '../rules'
+import { type PartWork, workPart } from './assessPart'
+
+const placed = (found: Found, part: string | null): Finding => ({
+  rule: found.rule,
+  severity: found.severity,
+  message: found.message,
+  remedy: found.remedy,
+  part,
+  line: found.lineId ?? null,
+  step: found.stepId ?? null,
+  settled: null,
+})
+
+interface UsedFood {
+  readonly food: Ingredient
+  readonly lineId: string
+  readonly partId: string
+}
+
+const usedFoods = (works: readonly PartWork[]): UsedFood[] =>
+  works.flatMap(({ lines, assessment }) =>
+    lines.flatMap(({ food, line }) =>
+      food === null ? [] : [{ food, lineId: line.id, partId: assessment.partId }],
+    ),
+  )
+
+function dishFindings(
+  dish: Dish,
+  foods: readonly UsedFood[],
+  library: Library,
+  assessment: Omit<Assessment, 'findings'>,
+  kitchen: Kitchen,
+): Finding[] {
+  const exclusions = foods.flatMap((used) =>
+    exclusionFindings([used], dish.aim, library).map((found) => placed(found, used.partId)),
+  )
+  const limits = limitFindings(dish.aim, assessment.perPortion, kitchen.currency).map((found) =>
+    placed(found, null),
+  )
+  const animal = foods.find(({ food }) => isAnimal(food))
+  const animals: Finding[] =
+    animal === undefined
+      ? []
+      : [
+          placed(
+            {
+              rule: 'animal-food',
+              severity: 'info',
+              lineId: animal.lineId,
+              message: `${animal.food.name} is an animal food: the formula is transitional.`,
+              remedy: 'Keep it on purpose, or swap it when you are ready.',
+            },
+            animal.partId,
+          ),
+        ]
+  return [...exclusions, ...limits, ...animals]
+}
+
+/**
+ * Assesses a dish: the one call that screens, files and the command line read.
+ *
+ * Pure: no clock, no input or output. Lines and parts are memoised by identity, so assessing after an edit works out
+ * the edited part only.
+ *
+ * @param dish a valid Dish document
+ * @param library ingredients, originals and allergens
+ * @param kitchen measures, scales, prices
+ * @returns masses in g, energy in kcal, nutrients in g and mg, ratios with windows, attributes on 0 to 10 with their
+ *   standard deviation, findings in order of harm; unknown values are null, partly known ones are named in `atLeast`
+ */
+export function assess(dish: Dish, library: Library, kitchen: Kitchen): Assessment {
+  const works = dish.parts.map((part) => workPart(part, library, kitchen))
+  const sums = addSums(works.map((work) => work.sums))
+  const rawMassG = works.reduce((total, { assessment }) => total + assessment.rawMassG, 0)
+  const cookedMassG = works.reduce((total, { assessment }) => total + assessment.cookedMassG, 0)
+  const { portions } = dish.aim
+  const foods = usedFoods(works)
+  const hasUnknown = works.some(({ lines }) => lines.some(({ food }) => food === null))
+  const known: Omit<Assessment, 'findings'> = {
+    name: dish.name,
+    portions,
+    rawMassG,
+    cookedMassG,
+    parts: works.map(({ assessment }) => assessment),
+    perPortion: totalsPer(sums, portions, cookedMassG / portions),
+    per100g: totalsPer(sums, cookedMassG / 100, 100),
+    allergens: [...new Set(foods.flatMap(({ food }) => food.allergens))].sort(),
+    diets: dietsOf(
+      foods.map(({ food }) => food),
+      hasUnknown,
+    ),
+  }
+  const findings = [
+    ...works.flatMap(({ findings: found, assessment }) => found.map((one) => placed(one, assessment.partId))),
+    ...dishFindings(dish, foods, library, known, kitchen),
+  ]
+  const reasons = new Map(dish.settled.map(({ key, reason }) => [key, reason]))
+  return {
+    ...known,
+    findings: findings
+      .map((finding) => ({ ...finding, settled: reasons.get(findingKey(finding)) ?? null }))
+      .sort(byHarm),
+  }
+}

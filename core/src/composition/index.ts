@@ -1,0 +1,11 @@
+export {
+  addInto,
+  type Batch,
+  BATCH_FIELDS,
+  type BatchField,
+  batchPerGram,
+  emptyBatch,
+  evaporate,
+  type PerGram,
+} from './batch'
+export { type ResolvedLine, resolveLines } from './resolve'

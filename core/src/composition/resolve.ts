@@ -1,0 +1,52 @@
+import { GRAMS_PER, lineMass, type MeasureNote } from '../measure'
+import type { FormulaLine, Ingredient, Kitchen, Library, Measured, Part } from '../model'
+
+/** A formula line with its food and its grams. */
+export interface ResolvedLine {
+  readonly line: FormulaLine
+  readonly food: Ingredient | null
+  readonly mass: Measured | null
+  readonly notes: readonly MeasureNote[]
+}
+
+interface Memo {
+  readonly library: Library
+  readonly kitchen: Kitchen
+  readonly resolved: ResolvedLine
+}
+const memo = new WeakMap<FormulaLine, Memo>()
+
+/** Grams of a line whose food is unknown, where the amount itself is a mass. */
+function massWithoutFood({ amount }: FormulaLine): Measured | null {
+  if (amount === null) return null
+  let value = 0
+  for (const { unit, low, high, sign } of amount.terms) {
+    const grams = unit === null ? undefined : GRAMS_PER[unit]
+    if (grams === undefined) return null
+    value += (sign * grams * (low + high)) / 2
+  }
+  return { value: Math.max(0, value), sd: 0 }
+}
+
+function resolve(line: FormulaLine, library: Library, kitchen: Kitchen): ResolvedLine {
+  const food = line.ingredientId === null ? null : (library.ingredients.get(line.ingredientId) ?? null)
+  if (food === null || line.amount === null) {
+    return { line, food, mass: food === null ? massWithoutFood(line) : null, notes: [] }
+  }
+  const { mass, notes } = lineMass(line.amount, food, line.food.toLowerCase(), kitchen)
+  return { line, food, mass, notes }
+}
+
+/**
+ * The lines of a part with their foods and grams. Lines are memoised by identity, so an edit resolves one line.
+ * @returns one entry a line, in order; food null where the library has none, mass null where it cannot be known
+ */
+export function resolveLines(part: Part, library: Library, kitchen: Kitchen): ResolvedLine[] {
+  return part.lines.map((line) => {
+    const known = memo.get(line)
+    if (known !== undefined && known.library === library && known.kitchen === kitchen) return known.resolved
+    const resolved = resolve(line, library, kitchen)
+    memo.set(line, { library, kitchen, resolved })
+    return resolved
+  })
+}

@@ -1,0 +1,8 @@
+export { makeBackup, readBackup } from './backup'
+export { toCsv } from './csv'
+export { toJsonLd } from './jsonLd'
+export { toMarkdown } from './markdown'
+export { formatOf, type RecipeFormat, readRecipes } from './read'
+export { lineFrom, type ReadContext } from './recipe'
+export { LARGEST_FILE, tooLarge } from './safeJson'
+export { durationAndTemperature } from './stepFacts'

@@ -1,0 +1,187 @@
+import { type LineReader, readLine } from '../measure'
+import {
+  blankDish,
+  Dish,
+  fail,
+  type FormulaLine,
+  type Issue,
+  ok,
+  type Part,
+  type Result,
+  type Step,
+} from '../model'
+
+/** A recipe as text, whatever file it came from. */
+export interface RecipeText {
+  readonly name: string
+  readonly menu: string
+  readonly note: string
+  readonly portions: number | null
+  readonly parts: readonly RecipePart[]
+  readonly aim: unknown
+  readonly extra: Readonly<Record<string, unknown>>
+}
+
+export interface RecipePart {
+  readonly name: string
+  readonly lines: readonly string[]
+  readonly steps: readonly string[]
+  /** What Frijol itself wrote beside the text, unchecked. */
+  readonly own: unknown
+}
+
+export interface ReadContext {
+  readonly reader: LineReader
+  readonly newId: () => string
+  /** ISO date and time. */
+  readonly now: string
+  /** Operation and durations that a step's text names. */
+  readonly stepFacts: (text: string) => Pick<Step, 'operation' | 'durationMin' | 'tempC'>
+}
+
+const MARKUP = /<\/?[a-z!][^>]{0,400}>/i
+const MOST_LINES = 300
+const MOST_PARTS = 40
+
+/** Plain text of a string that may hold tags and entities of a web page. */
+export function plainText(text: string): string {
+  return text
+    .replace(/<br\s*\/?>|<\/(?:p|li|div)>/gi, '\n')
+    .replace(/<\/?[a-z!][^>]{0,400}>/gi, '')
+    .replace(/&nbsp;/g, ' ')
+    .replace(/&frac12;/g, '½')
+    .replace(/&frac14;/g, '¼')
+    .replace(/&frac34;/g, '¾')
+    .replace(/&#0?39;|&rsquo;|&apos;/g, '’')
+    .replace(/&quot;/g, '"')
+    .replace(/&deg;/g, '°')
+    .replace(/&lt;/g, '<')
+    .replace(/&gt;/g, '>')
+    .replace(/&amp;/g, '&')
+    .trim()
+}
+
+/** A formula line from its text. */
+export function lineFrom(
+  text: string,
+  { reader, newId }: Pick<ReadContext, 'reader' | 'newId'>,
+): FormulaLine {
+  const { text: kept, amount, open, food, prep, ingredientId, isOptional } = readLine(text, reader)
+  return { id: newId(), text: kept, amount, open, food, prep, ingredientId, choice: 'read', isOptional }
+}
+
+const stepFrom = (text: string, context: ReadContext): Step => ({
+  id: context.newId(),
+  text: text.slice(0, 4000),
+  ...context.stepFacts(text),
+  keepsFraction: null,
+})
+
+function partFrom(part: RecipePart, context: ReadContext): Part {
+  return {
+    id: context.newId(),
+    name: part.name.slice(0, 120),
+    family: null,
+    originalId: null,
+    lines: part.lines.slice(0, MOST_LINES).map((text) => lineFrom(text, context)),
+    steps: part.steps.slice(0, MOST_LINES).map((text) => stepFrom(text, context)),
+    cookedMassG: null,
+  }
+}
+
+const record = (value: unknown): Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
+    ? (value as Record<string, unknown>)
+    : {}
+
+/** Puts back what Frijol wrote: family, original, cooked mass, and how each unchanged line was understood. */
+function withOwn(part: Part, own: unknown): Part {
+  const facts = record(own)
+  const kept = Array.isArray(facts['lines']) ? (facts['lines'] as unknown[]) : []
+  const stepFacts = Array.isArray(facts['steps']) ? (facts['steps'] as unknown[]) : []
+  return {
+    ...part,
+    family: (facts['family'] ?? null) as Part['family'],
+    originalId: (facts['originalId'] ?? null) as Part['originalId'],
+    cookedMassG: (facts['cookedMassG'] ?? null) as Part['cookedMassG'],
+    lines: part.lines.map((line, at) => {
+      const facts = record(kept[at])
+      if (facts['text'] !== line.text) return line
+      return {
+        ...line,
+        amount: (facts['amount'] ?? null) as FormulaLine['amount'],
+        open: (facts['open'] ?? null) as FormulaLine['open'],
+        food: (facts['food'] ?? line.food) as string,
+        prep: (facts['prep'] ?? line.prep) as string,
+        ingredientId: (facts['ingredientId'] ?? null) as FormulaLine['ingredientId'],
+        choice: (facts['choice'] ?? 'read') as FormulaLine['choice'],
+      }
+    }),
+    steps: part.steps.map((step, at) => ({
+      ...step,
+      keepsFraction: (record(stepFacts[at])['keepsFraction'] ?? null) as Step['keepsFraction'],
+    })),
+  }
+}
+
+const asIssue = (path: readonly PropertyKey[], message: string): Issue => ({
+  code: 'not-valid',
+  path: path.map((key) => (typeof key === 'symbol' ? String(key) : key)),
+  message: `The recipe does not fit at ${path.map(String).join(' › ')}: ${message} Nothing was changed.`,
+})
+
+/** A Dish from a recipe's text, checked by the same schema as every stored dish. */
+export function dishFrom(recipe: RecipeText, context: ReadContext): Result<Dish> {
+  const name = recipe.name.trim()
+  if (MARKUP.test(name)) {
+    return fail({
+      code: 'markup-in-name',
+      path: ['name'],
+      message:
+        'The recipe’s name holds markup, not plain text. Nothing was changed. Take the tags out of the name and open the file again.',
+    })
+  }
+  const written = recipe.parts.filter(({ lines, steps }) => lines.length + steps.length > 0)
+  if (!written.some(({ lines }) => lines.length > 0)) {
+    return fail({
+      code: 'no-ingredients',
+      path: [],
+      message:
+        'No ingredient lines were found. Nothing was changed. Write one ingredient a line, then the steps.',
+    })
+  }
+  if (written.length > MOST_PARTS || written.some(({ lines }) => lines.length > MOST_LINES)) {
+    return fail({
+      code: 'too-long',
+      path: [],
+      message: `A dish holds up to ${MOST_PARTS} parts of ${MOST_LINES} lines. Nothing was changed. Split the recipe.`,
+    })
+  }
+  const blank = blankDish(context.newId(), name === '' ? 'Untitled dish' : name.slice(0, 200), context.now)
+  const dish = {
+    ...blank,
+    menu: recipe.menu.slice(0, 200),
+    note: recipe.note.slice(0, 20_000),
+    aim: {
+      ...blank.aim,
+      ...record(recipe.aim),
+      ...(recipe.portions === null ? {} : { portions: recipe.portions }),
+    },
+    parts: written.map((part) => withOwn(partFrom(part, context), part.own)),
+    extra: recipe.extra,
+  }
+  const checked = Dish.safeParse(dish)
+  if (checked.success) return ok(checked.data)
+  const [first, ...more] = checked.error.issues.map((issue) => asIssue(issue.path, issue.message))
+  return fail(first ?? asIssue([], 'unknown fault.'), ...more.slice(0, 9))
+}
+
+/** "Serves 6", "6 portions", 6, ["6", "6 servings"]: a number of portions, or null. */
+export function portionsIn(value: unknown): number | null {
+  if (typeof value === 'number') return value > 0 && value <= 100_000 ? value : null
+  if (Array.isArray(value)) return value.map(portionsIn).find((found) => found !== null) ?? null
+  if (typeof value !== 'string') return null
+  const found = /(\d+(?:[.,]\d+)?)/.exec(value)
+  const number = found === null ? 0 : Number((found[1] ?? '').replace(',', '.'))
+  return number > 0 && number <= 10_000 ? number : null
+}

@@ -1,0 +1,15 @@
+export { findFood, type FoodChoice, type FoodIndex, type FoundFood, indexFoods } from './findFood'
+export { foodTokens } from './foodWords'
+export { formatAmount, formatGrams, formatNumber, formatSpread } from './format'
+export { kitchenMeasure, type KitchenMeasure } from './kitchenMeasure'
+export { lineMass, type LineMass, type MeasureNote } from './lineMass'
+export { readAmount } from './readAmount'
+export {
+  isMeasuredUnit,
+  LONGEST_LINE,
+  type LineReader,
+  type ReadFinding,
+  readLine,
+  type ReadLine,
+} from './readLine'
+export { GRAMS_PER, unitKind, unitLabel, VOLUME_UNITS } from './units'

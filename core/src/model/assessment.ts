@@ -1,0 +1,133 @@
+import { z } from 'zod'
+import { AttributeId, FamilyId } from './original'
+
+/** A value and its standard deviation, in the unit that the field's name or `unit` states. */
+export const Measured = z.strictObject({ value: z.number(), sd: z.number().min(0) })
+export type Measured = z.infer<typeof Measured>
+
+const figure = z.number().nullable()
+/** Totals of a portion, of 100 g or of the whole. null = not known; `atLeast` lists what is known in part. */
+export const Totals = z.strictObject({
+  massG: z.number(),
+  energyKcal: figure,
+  proteinG: figure,
+  fatG: figure,
+  saturatedFatG: figure,
+  carbohydrateG: figure,
+  sugarsG: figure,
+  fibreG: figure,
+  sodiumMg: figure,
+  potassiumMg: figure,
+  calciumMg: figure,
+  ironMg: figure,
+  cost: figure,
+  /** Nutrients for which some line has no figure: the value is a lower bound. */
+  atLeast: z.array(z.string()),
+})
+export type Totals = z.infer<typeof Totals>
+
+export const Finding = z.strictObject({
+  rule: z.string(),
+  severity: z.enum(['info', 'caution', 'stop']),
+  message: z.string(),
+  /** What to do about it. */
+  remedy: z.string(),
+  part: z.string().nullable(),
+  line: z.string().nullable(),
+  step: z.string().nullable(),
+  /** Set when the person has settled it on purpose. */
+  settled: z.string().nullable(),
+})
+export type Finding = z.infer<typeof Finding>
+
+export const RatioReading = z.strictObject({
+  id: z.string(),
+  label: z.string(),
+  value: z.number(),
+  sd: z.number().min(0),
+  unit: z.string(),
+  low: z.number(),
+  bestLow: z.number(),
+  bestHigh: z.number(),
+  high: z.number(),
+  state: z.enum(['in', 'drift', 'out']),
+})
+export type RatioReading = z.infer<typeof RatioReading>
+
+export const AttributeReading = z.strictObject({
+  id: AttributeId,
+  value: z.number(),
+  sd: z.number().min(0),
+  target: z.strictObject({ low: z.number(), high: z.number() }).nullable(),
+  /** Signed distance to the nearest end of the band; 0 inside it or without a band. */
+  gap: z.number(),
+  state: z.enum(['in', 'drift', 'out', 'none']),
+})
+export type AttributeReading = z.infer<typeof AttributeReading>
+
+export const LineReading = z.strictObject({
+  lineId: z.string(),
+  text: z.string(),
+  foodId: z.string().nullable(),
+  name: z.string(),
+  massG: figure,
+  sdG: figure,
+  /** Share of the part's raw mass, 0 to 1; null without a mass. */
+  share: figure,
+})
+export type LineReading = z.infer<typeof LineReading>
+
+export const StepReading = z.strictObject({
+  stepId: z.string(),
+  operation: z.string().nullable(),
+  massG: z.number(),
+  waterG: z.number(),
+  lost: z.array(z.strictObject({ what: z.string(), massG: z.number() })),
+})
+export type StepReading = z.infer<typeof StepReading>
+
+export const WaterReading = z.strictObject({
+  totalG: z.number(),
+  heldG: z.number(),
+  freeG: z.number(),
+  cookedOffG: z.number(),
+  /** Free water of the hot, cooked part, g per 100 g; negative = unmet demand. */
+  slackPct: z.number(),
+})
+export type WaterReading = z.infer<typeof WaterReading>
+
+export const PartAssessment = z.strictObject({
+  partId: z.string(),
+  name: z.string(),
+  family: FamilyId.nullable(),
+  originalId: z.string().nullable(),
+  originalName: z.string().nullable(),
+  rawMassG: z.number(),
+  cookedMassG: z.number(),
+  /** Where the cooked mass comes from. */
+  cookedBasis: z.enum(['weighed', 'steps', 'family', 'raw']),
+  water: WaterReading,
+  ratios: z.array(RatioReading),
+  attributes: z.array(AttributeReading),
+  /** Importance-weighted distance to the original (0 is a match, above 2 a different food); null without one. */
+  distance: figure,
+  viscosityPaS: figure,
+  lines: z.array(LineReading),
+  steps: z.array(StepReading),
+  totals: Totals,
+})
+export type PartAssessment = z.infer<typeof PartAssessment>
+
+export const Assessment = z.strictObject({
+  name: z.string(),
+  portions: z.number(),
+  rawMassG: z.number(),
+  cookedMassG: z.number(),
+  parts: z.array(PartAssessment),
+  perPortion: Totals,
+  per100g: Totals,
+  allergens: z.array(z.string()),
+  diets: z.array(z.string()),
+  findings: z.array(Finding),
+})
+export type Assessment = z.infer<typeof Assessment>

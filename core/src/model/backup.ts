@@ -1,0 +1,23 @@
+import { z } from 'zod'
+import { Dish, Trial } from './dish'
+import { Ingredient } from './ingredient'
+import { Kitchen } from './kitchen'
+
+/** Everything a kitchen holds, in one file. */
+export const BackupContent = z.strictObject({
+  kitchen: Kitchen,
+  dishes: z.array(Dish).max(10_000),
+  trials: z.array(Trial).max(100_000),
+  ingredients: z.array(Ingredient).max(20_000),
+})
+export type BackupContent = z.infer<typeof BackupContent>
+
+export const Backup = z.strictObject({
+  format: z.literal('frijol/backup'),
+  version: z.literal(1),
+  exportedAt: z.iso.datetime(),
+  /** SHA-256, hex, of the content's JSON text. */
+  checksum: z.string().regex(/^[0-9a-f]{64}$/),
+  content: BackupContent,
+})
+export type Backup = z.infer<typeof Backup>

@@ -1,0 +1,36 @@
+import type { Dish, Part } from './dish'
+
+/** An empty part with a name. Ids come from the caller: core has no randomness of its own. */
+export const blankPart = (id: string, name: string): Part => ({
+  id,
+  name,
+  family: null,
+  originalId: null,
+  lines: [],
+  steps: [],
+  cookedMassG: null,
+})
+
+/** An empty dish of one part. `now` is an ISO date and time. */
+export const blankDish = (id: string, name: string, now: string): Dish => ({
+  format: 'frijol/dish',
+  version: 1,
+  id,
+  name,
+  menu: '',
+  note: '',
+  createdAt: now,
+  updatedAt: now,
+  trial: { number: 1, fromNumber: null },
+  aim: {
+    matters: '',
+    never: '',
+    portions: 4,
+    portionMassG: null,
+    limits: { sodiumMgMax: null, proteinGMin: null, costMax: null },
+    excluded: [],
+  },
+  parts: [blankPart(`${id}-p1`, 'Main')],
+  settled: [],
+  extra: {},
+})

@@ -1,0 +1,106 @@
+import { z } from 'zod'
+import { Amount, OpenAmount } from './amount'
+import { FamilyId } from './original'
+
+const id = z.string().min(1).max(64)
+const text = (most: number) => z.string().max(most, `Keep this under ${most} characters.`)
+
+/** One ingredient of a part. `text` is what the person wrote, to the letter; the rest is how it is understood. */
+export const FormulaLine = z.strictObject({
+  id,
+  text: text(500),
+  amount: Amount.nullable(),
+  /** Why there is no amount, where there is none. */
+  open: OpenAmount.nullable(),
+  food: text(500),
+  prep: text(500),
+  ingredientId: z.string().nullable(),
+  /** "read" = matched from the words, "chosen" = picked by the person and kept. */
+  choice: z.enum(['read', 'chosen']),
+  isOptional: z.boolean(),
+})
+export type FormulaLine = z.infer<typeof FormulaLine>
+
+/** One step of the method. `keepsFraction` is the mass left after it per mass going in, where known. */
+export const Step = z.strictObject({
+  id,
+  text: text(4000),
+  operation: z.string().max(40).nullable(),
+  durationMin: z.number().min(0).max(100_000).nullable(),
+  tempC: z.number().min(-40).max(400).nullable(),
+  keepsFraction: z.number().min(0.05).max(3).nullable(),
+})
+export type Step = z.infer<typeof Step>
+
+/** A component that is mixed on its own. */
+export const Part = z.strictObject({
+  id,
+  name: text(120),
+  family: FamilyId.nullable(),
+  originalId: z.string().nullable(),
+  lines: z.array(FormulaLine).max(300),
+  steps: z.array(Step).max(300),
+  /** Weighed mass after cooking; null = not weighed. */
+  cookedMassG: z.number().positive('Enter a mass above 0 g.').max(1e6).nullable(),
+})
+export type Part = z.infer<typeof Part>
+
+const limit = z.number().positive('Set a limit above 0, or clear it.').max(1e6).nullable()
+/** What the dish must match and may not do. Limits are a portion. */
+export const Aim = z.strictObject({
+  matters: text(1000),
+  never: text(1000),
+  portions: z
+    .number('Enter a number of portions.')
+    .positive('Enter at least a part of a portion.')
+    .max(100_000),
+  portionMassG: z.number().positive('Enter a portion above 0 g.').max(100_000).nullable(),
+  limits: z.strictObject({ sodiumMgMax: limit, proteinGMin: limit, costMax: limit }),
+  /** Allergen and diet ids that the dish may not hold. */
+  excluded: z.array(z.string().max(60)).max(60),
+})
+export type Aim = z.infer<typeof Aim>
+
+/** A finding that the person knows of and keeps on purpose. */
+export const Settled = z.strictObject({ key: z.string().max(300), reason: text(500) })
+export type Settled = z.infer<typeof Settled>
+
+export const Dish = z.strictObject({
+  format: z.literal('frijol/dish'),
+  version: z.literal(1),
+  id,
+  name: text(200),
+  menu: text(200),
+  note: text(20_000),
+  createdAt: z.iso.datetime(),
+  updatedAt: z.iso.datetime(),
+  trial: z.strictObject({
+    number: z.number().int().min(1),
+    fromNumber: z.number().int().min(1).nullable(),
+  }),
+  aim: Aim,
+  parts: z.array(Part).min(1, 'A dish has at least one part.').max(40),
+  settled: z.array(Settled).max(500),
+  /** Fields of an imported file that Frijol does not use: kept and written back. */
+  extra: z.record(z.string(), z.json()),
+})
+export type Dish = z.infer<typeof Dish>
+
+/** A version of a dish that was made, or set aside: a frozen formula with what came of it. */
+export const Trial = z.strictObject({
+  format: z.literal('frijol/trial'),
+  version: z.literal(1),
+  id,
+  dishId: id,
+  number: z.number().int().min(1),
+  fromNumber: z.number().int().min(1).nullable(),
+  state: z.enum(['made', 'set-aside']),
+  date: z.iso.date(),
+  aim: Aim,
+  parts: z.array(Part).min(1).max(40),
+  /** What was really weighed, by line. */
+  asMade: z.array(z.strictObject({ lineId: id, massG: z.number().min(0).max(1e6) })).max(2000),
+  notes: text(20_000),
+  decision: text(2000),
+})
+export type Trial = z.infer<typeof Trial>

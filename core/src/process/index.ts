@@ -1,0 +1,2 @@
+export { isHeating, operationIn } from './operations'
+export { type MethodRun, runSteps } from './runSteps'

@@ -1,0 +1,6 @@
+export { dietsOf, exclusionFindings, isAnimal, isExcluded, limitFindings } from './aim'
+export { byHarm, findingKey, type Found } from './finding'
+export { lineFindings } from './lines'
+export { safetyFindings } from './safety'
+export { unitSlips, unusedLines, usualMostPct } from './slips'
+export { ratioFindings } from './texture'

@@ -1,0 +1,92 @@
+import type { ResolvedLine } from '../composition'
+import type { Found } from './finding'
+
+const LOCAL_CODE = 'Follow your local food code.'
+
+interface Caution {
+  readonly severity: Found['severity']
+  readonly message: (name: string) => string
+  readonly remedy: string
+}
+
+/** Usual cautions by the ingredient's mark. Not a replacement for the local food code or for licensed practice. */
+const CAUTIONS: Readonly<Record<string, Caution>> = {
+  // FDA Bad Bug Book: phytohaemagglutinin
+  'raw-kidney-bean': {
+    severity: 'stop',
+    message: (name) => `${name} hold a toxin until they are boiled.`,
+    remedy: `Soak 5 hours or more, drain, boil hard for 30 minutes, then cook to tender; never start them in a slow cooker. ${LOCAL_CODE}`,
+  },
+  'raw-pulse': {
+    severity: 'caution',
+    message: (name) => `${name} must be cooked through to tender.`,
+    remedy: `Soak where usual and simmer for 15 minutes or more, to tender. ${LOCAL_CODE}`,
+  },
+  favism: {
+    severity: 'info',
+    message: (name) => `${name} can harm people with G6PD deficiency (favism).`,
+    remedy: 'Name it to the people you serve.',
+  },
+  'bitter-lupin': {
+    severity: 'stop',
+    message: (name) => `${name} of bitter kinds hold alkaloids.`,
+    remedy: `Use sweet lupin, or soak and rinse for days until no bitterness is left. ${LOCAL_CODE}`,
+  },
+  'garlic-in-oil': {
+    severity: 'info',
+    message: () => 'Raw garlic kept in oil can grow botulism.',
+    remedy: `Use it the same day, or keep it at 4 °C or below and no longer than 4 days. ${LOCAL_CODE}`,
+  },
+  iodine: {
+    severity: 'info',
+    message: (name) => `${name} can bring more iodine than a day’s limit.`,
+    remedy: 'Use little, from a supplier that states the iodine; kelp most of all.',
+  },
+  'cooked-rice': {
+    severity: 'info',
+    message: () => 'Cooked rice left warm grows Bacillus cereus.',
+    remedy: `Cool it quickly, keep it at 4 °C or below and use it within a day. ${LOCAL_CODE}`,
+  },
+  selenium: {
+    severity: 'info',
+    message: () => 'Brazil nuts vary widely in selenium.',
+    remedy: 'Keep to a nut or two a portion.',
+  },
+  nutmeg: {
+    severity: 'info',
+    message: () => 'Nutmeg is harmful from several grams a person.',
+    remedy: 'Keep to pinches.',
+  },
+}
+
+/** From this mass on, garlic and nutmeg are more than a seasoning. g, practice. */
+const NOTABLE_G: Readonly<Record<string, number>> = {
+  'garlic-in-oil': 30,
+  nutmeg: 3,
+  iodine: 1,
+  selenium: 15,
+}
+
+/** The usual cautions for the raw and the risky among the lines. One a caution, on its first line. */
+export function safetyFindings(lines: readonly ResolvedLine[]): Found[] {
+  const seen = new Set<string>()
+  return lines.flatMap(({ food, mass, line }): Found[] => {
+    if (food === null) return []
+    return food.cautions.flatMap((id): Found[] => {
+      const caution = CAUTIONS[id]
+      const key = `${id} ${caution?.severity === 'stop' ? food.id : ''}`
+      if (caution === undefined || seen.has(key)) return []
+      if ((mass?.value ?? 0) < (NOTABLE_G[id] ?? 0)) return []
+      seen.add(key)
+      return [
+        {
+          rule: `safety-${id}`,
+          severity: caution.severity,
+          lineId: line.id,
+          message: caution.message(food.name),
+          remedy: caution.remedy,
+        },
+      ]
+    })
+  })
+}

@@ -1,0 +1,32 @@
+import { lineFrom } from '../src/interchange'
+import { indexFoods, type LineReader } from '../src/measure'
+import { blankDish, type Dish, type FamilyId, type Part } from '../src/model'
+import { testKitchen, testLibrary } from './foods'
+
+export const testReader: LineReader = {
+  index: indexFoods(testLibrary.ingredients.values()),
+  ingredients: testLibrary.ingredients,
+  kitchen: testKitchen,
+}
+
+export const NOW = '2026-06-14T12:00:00Z'
+let count = 0
+export const newId = (): string => `t${(count += 1)}`
+
+/** A part of written lines. */
+export const partOf = (
+  lines: readonly string[],
+  family: FamilyId | null = null,
+  known: Partial<Part> = {},
+): Part => ({
+  id: newId(),
+  name: 'Part',
+  family,
+  originalId: family === 'crumble-mince' ? 'mince' : null,
+  lines: lines.map((text) => lineFrom(text, { reader: testReader, newId })),
+  steps: [],
+  cookedMassG: null,
+  ...known,
+})
+
+export const dishOf = (...parts: Part[]): Dish => ({ ...blankDish(newId(), 'Test dish', NOW), parts })

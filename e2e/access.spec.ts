@@ -1,0 +1,55 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, type Page, test } from '@playwright/test'
+
+async function openDemo(page: Page): Promise<void> {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Open the demo kitchen' }).click()
+  await expect(page.getByRole('link', { name: 'Moussaka' })).toBeVisible()
+}
+
+const VIEWS = [
+  ['shelf', '/', 'from the original'],
+  ['aim', '/dish/moussaka/aim', 'Minced lamb, cooked'],
+  ['mix', '/dish/moussaka/mix', 'Before you cook'],
+  ['method', '/dish/moussaka/method', 'Yield'],
+  ['share', '/dish/moussaka/share', 'As a file'],
+  ['pantry', '/pantry?food=walnuts', 'In 100 g'],
+  ['kitchen', '/kitchen', 'Measuring'],
+] as const
+
+for (const viewport of [
+  { width: 1280, height: 800 },
+  { width: 390, height: 844 },
+]) {
+  test(`axe finds nothing at ${viewport.width} px, and nothing is cut off sideways`, async ({ page }) => {
+    await page.setViewportSize(viewport)
+    await openDemo(page)
+    for (const [name, path, landmark] of VIEWS) {
+      await page.goto(path)
+      await expect(page.getByText(landmark).first()).toBeVisible()
+      const { violations } = await new AxeBuilder({ page }).analyze()
+      expect(violations.map(({ id, nodes }) => `${name}: ${id} ${nodes[0]?.html ?? ''}`)).toEqual([])
+      const overflow = await page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      )
+      expect(overflow, name).toBeLessThanOrEqual(0)
+    }
+  })
+}
+
+test('no console error and no request leaves the machine', async ({ page }) => {
+  const errors: string[] = []
+  const foreign: string[] = []
+  page.on('console', (message) => message.type() === 'error' && errors.push(message.text()))
+  page.on('pageerror', (error) => errors.push(error.message))
+  page.on('request', (request) => {
+    if (!/^(?:http:\/\/127\.0\.0\.1:|data:|blob:)/.test(request.url())) foreign.push(request.url())
+  })
+  await openDemo(page)
+  for (const [, path, landmark] of VIEWS) {
+    await page.goto(path)
+    await expect(page.getByText(landmark).first()).toBeVisible()
+  }
+  expect(errors).toEqual([])
+  expect(foreign).toEqual([])
+})

@@ -1,0 +1,60 @@
+import { writeFileSync } from 'node:fs'
+import type { Allergen } from '@frijol/core/model'
+import { readPublicTable } from './composition'
+import { joinIngredients } from './ingredients'
+import { originalFrom } from './originals'
+import { provenancePage } from './provenance'
+import { readTable, type Row } from './table'
+import { compositionFaults } from './validate'
+
+const data = (name: string): URL => new URL(`../../data/${name}`, import.meta.url)
+const byId = (rows: readonly Row[], column = 'id'): ReadonlyMap<string, Row> =>
+  new Map(rows.map((row) => [row[column] ?? '', row]))
+
+const { ingredients, unused } = joinIngredients({
+  foods: readTable(data('foods.psv'), '|'),
+  publicTable: readPublicTable(),
+  measures: byId(readTable(data('measures.csv'))),
+  functional: byId(readTable(data('functional.csv'))),
+  binders: byId(readTable(data('binders.csv'))),
+  umami: byId(readTable(data('umami.csv'))),
+  classHolding: byId(readTable(data('class-holding.csv')), 'food_class'),
+})
+const allergens = readTable(data('allergens.csv')).map((row): Allergen => ({
+  id: row['id'] ?? '',
+  name: row['name'] ?? '',
+  group: row['group'] ?? '',
+  isEuListed: row['eu_annex_ii'] === 'yes',
+  isUsListed: row['us_major'] === 'yes',
+}))
+const originals = readTable(data('originals.csv')).map(originalFrom)
+
+const known = new Set(allergens.map(({ id }) => id))
+const faults = ingredients.flatMap((ingredient) => [
+  ...compositionFaults(ingredient),
+  ...ingredient.allergens
+    .filter((id) => !known.has(id))
+    .map((id) => `${ingredient.id}: unknown allergen ${id}`),
+])
+const ids = new Set<string>()
+for (const { id } of ingredients) {
+  if (ids.has(id)) faults.push(`${id} stands twice`)
+  ids.add(id)
+}
+for (const [table, left] of Object.entries(unused)) {
+  if (left.length > 0) faults.push(`${table}: no food uses ${left.join(', ')}`)
+}
+if (faults.length > 0) {
+  console.error(`The library was not written: ${faults.length} faults.\n${faults.join('\n')}`)
+  process.exit(1)
+}
+const sorted = [...ingredients].sort((a, b) => a.id.localeCompare(b.id))
+writeFileSync(
+  new URL('../generated/library.json', import.meta.url),
+  `${JSON.stringify({ ingredients: sorted, originals, allergens })}\n`,
+)
+writeFileSync(
+  new URL('../../../docs/library-provenance.md', import.meta.url),
+  provenancePage(sorted, originals),
+)
+console.log(`${sorted.length} ingredients, ${originals.length} originals, ${allergens.length} allergens`)

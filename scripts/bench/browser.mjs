@@ -1,0 +1,94 @@
+// Time from a key to the painted readings in Chromium, against a bare React input in the same run.
+import { spawn } from 'node:child_process'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { chromium } from '@playwright/test'
+import express from 'express'
+import { build } from 'vite'
+import { root } from '../run.mjs'
+
+const PORT = 4675
+const BARE_PORT = 4676
+const FRAME_MS = 1000 / 60
+const KEYS = 120
+
+const outDir = mkdtempSync(join(tmpdir(), 'frijol-bare-'))
+await build({
+  configFile: false,
+  root: join(root, 'scripts/bench/bare'),
+  logLevel: 'warn',
+  build: { outDir, emptyOutDir: true },
+})
+const bare = express().use(express.static(outDir)).listen(BARE_PORT, '127.0.0.1')
+const server = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+  cwd: root,
+  env: { ...process.env, PORT: String(PORT), FRIJOL_DEMO: '1' },
+  stdio: ['ignore', 'pipe', 'inherit'],
+})
+await new Promise((resolve) => server.stdout.once('data', resolve))
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+})
+
+/** Types digits into a field; each sample is from the key's event to the task after the next frame. */
+async function typeInto(page, field) {
+  await page.evaluate(() => {
+    window.samples = []
+    addEventListener(
+      'keydown',
+      () => {
+        const start = performance.now()
+        requestAnimationFrame(() => {
+          const channel = new MessageChannel()
+          channel.port1.onmessage = () => window.samples.push(performance.now() - start)
+          channel.port2.postMessage(0)
+        })
+      },
+      true,
+    )
+  })
+  await field.focus()
+  for (let at = 0; at < KEYS; at += 1) {
+    await page.keyboard.press('ControlOrMeta+a')
+    await page.keyboard.type(`${40 + (at % 50)} g`)
+    await page.waitForTimeout(8)
+  }
+  const samples = (await page.evaluate(() => window.samples)).sort((a, b) => a - b)
+  const at = (share) => samples[Math.floor(samples.length * share)] ?? 0
+  return { median: at(0.5), p95: at(0.95), count: samples.length }
+}
+
+try {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await page.goto(`http://127.0.0.1:${BARE_PORT}/`)
+  const base = await typeInto(page, page.getByLabel('bare'))
+  await page.goto(`http://127.0.0.1:${PORT}/dish/moussaka/mix`)
+  const mix = await typeInto(page, page.getByRole('textbox', { name: /^Amount of vital wheat gluten/ }))
+  await page.goto(`http://127.0.0.1:${BARE_PORT}/`)
+  const again = await typeInto(page, page.getByLabel('bare'))
+  const bareMedian = (base.median + again.median) / 2
+  console.log(
+    `key to painted readings on Mix against a bare React input (medians of ${mix.count} and ${base.count + again.count} keys):`,
+  )
+  console.log(
+    `  x${(mix.median / bareMedian).toFixed(2)}; ${((mix.median - bareMedian) / FRAME_MS).toFixed(2)} frames of 16.7 ms later   (aim: within 1 frame)`,
+  )
+  console.log(
+    `  95th percentile: ${((mix.p95 - Math.max(base.p95, again.p95)) / FRAME_MS).toFixed(2)} frames later than the bare input's`,
+  )
+} finally {
+  await browser.close()
+  server.kill('SIGTERM')
+  bare.close()
+  rmSync(outDir, { recursive: true })
+}

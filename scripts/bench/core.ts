@@ -1,0 +1,97 @@
+// Ratios of core's work to a baseline measured in the same run. Machines are shared and noisy: read ratios, not times.
+import { assess } from '@frijol/core/assess'
+import { indexFoods, lineMass, type LineReader, readLine } from '@frijol/core/measure'
+import { blankDish, type Dish, defaultKitchen } from '@frijol/core/model'
+import { demoKitchen } from '@frijol/demo'
+import { library } from '@frijol/library'
+import { parseIngredient } from 'parse-ingredient'
+
+const median = (values: number[]): number => values.sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0
+
+/** Median time of one call in ms, over batches, after a warm-up. */
+function timeOf(work: () => unknown, batches = 15, perBatch = 60): number {
+  for (let at = 0; at < perBatch * 3; at += 1) work()
+  return median(
+    Array.from({ length: batches }, () => {
+      const start = performance.now()
+      for (let at = 0; at < perBatch; at += 1) work()
+      return (performance.now() - start) / perBatch
+    }),
+  )
+}
+
+/** The demo's two parts twice: 40 lines in 4 parts. */
+function largeDish(): Dish {
+  const { dishes } = demoKitchen()
+  const [moussaka] = dishes
+  if (moussaka === undefined) throw new Error('the demo holds no dish')
+  const parts = [...moussaka.parts, ...moussaka.parts].map((part, at) => ({
+    ...structuredClone(part),
+    id: `p${at}`,
+    lines: structuredClone(part.lines).map((line, index) => ({ ...line, id: `p${at}l${index}` })),
+  }))
+  return { ...blankDish('bench', 'Bench', '2026-06-14T12:00:00Z'), aim: moussaka.aim, parts }
+}
+
+const { kitchen } = demoKitchen()
+const dish = largeDish()
+const freshLines = (part: Dish['parts'][number]) => ({
+  ...part,
+  lines: part.lines.map((line) => ({ ...line })),
+})
+/** The dish after one line of one part was changed: the other parts keep their identity, as in the application. */
+const edited = (): Dish => ({
+  ...dish,
+  parts: dish.parts.map((part, at) =>
+    at > 0 ? part : { ...part, lines: part.lines.map((line, index) => (index > 0 ? line : { ...line })) },
+  ),
+})
+const cold = (): Dish => ({ ...dish, parts: dish.parts.map(freshLines) })
+
+const text = JSON.stringify(dish)
+const baseline = timeOf(() => JSON.stringify(JSON.parse(text)))
+const afterEdit = timeOf(() => assess(edited(), library, kitchen))
+const fromCold = timeOf(() => assess(cold(), library, kitchen))
+const lineCount = dish.parts.reduce((count, part) => count + part.lines.length, 0)
+console.log(
+  `assess, ${lineCount} lines in ${dish.parts.length} parts, against JSON.parse + stringify of the same document:`,
+)
+console.log(`  after an edit of one line  x${(afterEdit / baseline).toFixed(2)}`)
+console.log(`  nothing remembered         x${(fromCold / baseline).toFixed(2)}   (aim: at most x5)`)
+
+const reader: LineReader = {
+  index: indexFoods(library.ingredients.values()),
+  ingredients: library.ingredients,
+  kitchen: defaultKitchen,
+}
+const written = dish.parts.flatMap((part) => part.lines.map((line) => line.text))
+const read = (line: string): void => {
+  const { amount, ingredientId, food } = readLine(line, reader)
+  const item = ingredientId === null ? undefined : library.ingredients.get(ingredientId)
+  if (amount !== null && item !== undefined) lineMass(amount, item, food, defaultKitchen)
+}
+const perPackage = timeOf(() => written.forEach((line) => parseIngredient(line)), 15, 20)
+const perOurs = timeOf(() => written.forEach(read), 15, 20)
+console.log(
+  `reading a line to food and grams, against the parse-ingredient package alone: x${(perOurs / perPackage).toFixed(2)}   (aim: at most x3)`,
+)
+
+/** Every line differs, so that nothing can be remembered. */
+const many = Array.from(
+  { length: 10_000 },
+  (_unused, at) =>
+    `${1 + (at % 7)} ${['cups', 'tbsp', 'g', 'tsp'][at % 4] ?? 'g'} ${['cooked chickpeas', 'wallnuts', 'fresh basil', 'vital wheat gluten', `zorbel${at}`][at % 5] ?? ''}, batch ${at}`,
+)
+const timeFor = (lines: readonly string[]): number => {
+  const start = performance.now()
+  lines.forEach(read)
+  return (performance.now() - start) / lines.length
+}
+timeFor(many.slice(0, 500))
+const early = timeFor(many.slice(500, 2500))
+const before = process.memoryUsage().heapUsed
+timeFor(many.slice(2500, 8000))
+const late = timeFor(many.slice(8000))
+console.log(
+  `10,000 different lines: time a line at the end against the start x${(late / early).toFixed(2)}; heap grew ${((process.memoryUsage().heapUsed - before) / 1e6).toFixed(1)} MB`,
+)

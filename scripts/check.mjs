@@ -1,0 +1,35 @@
+// npm run check: format, import rules, types and unit tests; under a minute. Lint and browser tests run in npm test.
+import { ensurePackages } from './ensure.mjs'
+import { bin, run } from './run.mjs'
+
+ensurePackages()
+const steps = [
+  ['format', [bin('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']],
+  [
+    'import rules',
+    [
+      bin('dependency-cruiser/bin/dependency-cruise.mjs'),
+      'core',
+      'library',
+      'web',
+      'server',
+      'cli',
+      'demo',
+      'e2e',
+      '--config',
+      '.dependency-cruiser.cjs',
+      '--output-type',
+      'err',
+    ],
+  ],
+  ['types', ['scripts/typecheck.mjs']],
+  ['unit tests', [bin('vitest/vitest.mjs'), 'run', '--reporter=dot']],
+]
+for (const [name, args] of steps) {
+  const start = performance.now()
+  const code = run(process.execPath, args, { NO_COLOR: '1', FORCE_COLOR: '0' })
+  console.log(
+    `${name}: ${code === 0 ? 'ok' : 'FAILED'} (${((performance.now() - start) / 1000).toFixed(1)} s)`,
+  )
+  if (code !== 0) process.exit(1)
+}

@@ -1,0 +1,58 @@
+// npm run screenshots [-- folder [narrow]]: pictures of the main views of the built application, from the demo kitchen.
+import { spawn } from 'node:child_process'
+import { mkdirSync } from 'node:fs'
+import { chromium } from '@playwright/test'
+import { root } from './run.mjs'
+
+const folder = process.argv[2] ?? `${root}docs/screenshots`
+const isNarrow = process.argv[3] === 'narrow'
+const viewport = isNarrow ? { width: 390, height: 844 } : { width: 1280, height: 800 }
+const PORT = 4671
+mkdirSync(folder, { recursive: true })
+
+const server = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+  cwd: root,
+  env: { ...process.env, PORT: String(PORT), FRIJOL_DEMO: '1' },
+  stdio: ['ignore', 'pipe', 'inherit'],
+})
+const address = await new Promise((resolve, reject) => {
+  server.stdout.on('data', (data) => {
+    const found = /http:\/\/\S+/.exec(String(data))
+    if (found) resolve(found[0])
+  })
+  server.on('exit', () => reject(new Error('the server did not start')))
+})
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+})
+try {
+  const page = await browser.newPage({ viewport })
+  page.on('console', (message) => message.type() === 'error' && console.error('console:', message.text()))
+  const views = [
+    ['shelf', '/'],
+    ['aim', '/dish/moussaka/aim'],
+    ['mix', '/dish/moussaka/mix'],
+    ['method', '/dish/moussaka/method'],
+    ['share', '/dish/moussaka/share'],
+    ['pantry', '/pantry?food=vital-wheat-gluten'],
+    ['kitchen', '/kitchen'],
+  ]
+  for (const [name, path] of views) {
+    await page.goto(address + path)
+    await page.waitForSelector('main h1, main h2')
+    await page.waitForTimeout(400)
+    await page.screenshot({ path: `${folder}/${name}.png` })
+  }
+} finally {
+  await browser.close()
+  server.kill('SIGTERM')
+}

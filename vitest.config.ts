@@ -1,0 +1,26 @@
+import { defineConfig } from 'vitest/config'
+
+export default defineConfig({
+  test: {
+    pool: 'forks',
+    maxWorkers: 2,
+    projects: [
+      {
+        test: {
+          name: 'node',
+          environment: 'node',
+          include: ['{core,library,server,cli,demo}/src/**/*.test.ts'],
+        },
+      },
+      {
+        test: {
+          name: 'web',
+          environment: 'jsdom',
+          include: ['web/src/**/*.test.{ts,tsx}'],
+          setupFiles: ['./web/test/setup.ts'],
+        },
+      },
+    ],
+    coverage: { provider: 'v8', include: ['core/src/**'] },
+  },
+})

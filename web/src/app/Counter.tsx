@@ -1,0 +1,131 @@
+import type { PortionFigure } from '@frijol/core/assess'
+import { clsx } from 'clsx'
+import { toast } from 'sonner'
+import { askWhy, type SaveState, undo, useAssessment, useDish, useKitchenStore, useOpenDish } from '../store'
+
+const SAVED: Record<SaveState, string> = {
+  saved: 'Saved',
+  waiting: 'Saving …',
+  saving: 'Saving …',
+  failed: 'Not saved: storage refused it',
+}
+
+interface FigureProps {
+  value: string
+  words: string
+  isBroken?: boolean
+  asked?: PortionFigure
+}
+
+function Figure({ value, words, isBroken = false, asked }: FigureProps) {
+  const content = (
+    <>
+      <b
+        className={clsx(
+          'block font-display text-[19px] leading-tight font-[650]',
+          isBroken && 'text-[#ffb9b4]',
+        )}
+      >
+        {value}
+        {isBroken && <span className="sr-only"> (over the limit)</span>}
+      </b>
+      <span className="text-[12.5px] text-on-night-2">{words}</span>
+    </>
+  )
+  if (asked === undefined) return <div className="shrink-0 px-1">{content}</div>
+  return (
+    <button
+      type="button"
+      data-why
+      title="Why?"
+      className="shrink-0 rounded-lg px-1 text-left hover:bg-white/10"
+      onClick={() => askWhy({ kind: 'portion', nutrient: asked })}
+    >
+      {content}
+    </button>
+  )
+}
+
+const grams = (value: number): string => `${value >= 1000 ? Math.round(value / 5) * 5 : Math.round(value)} g`
+const bound = (isLower: boolean): string => (isLower ? '≥ ' : '')
+
+/** The dark strip of totals that stays through Mix and Method, each beside its limit. */
+export function Counter() {
+  const dish = useDish()
+  const assessment = useAssessment()
+  const currency = useKitchenStore((state) => state.kitchen.currency)
+  const { rawMassG, cookedMassG, perPortion: each } = assessment
+  const { sodiumMgMax, proteinGMin, costMax } = dish.aim.limits
+  const isLower = (name: string): boolean => each.atLeast.includes(name)
+  const loss = rawMassG > 0 ? Math.round(100 * (cookedMassG / rawMassG - 1)) : 0
+  const money = (value: number): string =>
+    new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(value)
+  return (
+    <section
+      aria-label="Totals"
+      data-on-night
+      className="no-print sticky bottom-0 z-20 flex min-h-16 items-center gap-x-7 overflow-x-auto rounded-t-card bg-night px-4 py-2 text-on-night max-md:bottom-[66px] max-md:gap-x-4"
+    >
+      <Figure value={grams(rawMassG)} words="raw batch" />
+      <Figure
+        value={grams(cookedMassG)}
+        words={loss === 0 ? 'cooked' : `cooked, ${loss < 0 ? '−' : '+'}${Math.abs(loss)} %`}
+      />
+      <Figure
+        value={String(Number(dish.aim.portions.toPrecision(3)))}
+        words={`portions of ${grams(each.massG)}`}
+      />
+      {each.proteinG !== null && (
+        <Figure
+          value={`${bound(isLower('proteinG'))}${each.proteinG.toFixed(1)} g`}
+          words={proteinGMin === null ? 'protein a portion' : `protein, aim ${proteinGMin} g`}
+          isBroken={proteinGMin !== null && each.proteinG < proteinGMin}
+          asked="proteinG"
+        />
+      )}
+      {each.sodiumMg !== null && (
+        <Figure
+          value={`${bound(isLower('sodiumMg'))}${Math.round(each.sodiumMg)} mg`}
+          words={sodiumMgMax === null ? 'sodium a portion' : `sodium, up to ${sodiumMgMax}`}
+          isBroken={sodiumMgMax !== null && each.sodiumMg > sodiumMgMax}
+          asked="sodiumMg"
+        />
+      )}
+      {each.cost !== null && (
+        <Figure
+          value={`${bound(isLower('cost'))}${money(each.cost)}`}
+          words={costMax === null ? 'a portion' : `a portion, up to ${money(costMax)}`}
+          isBroken={costMax !== null && each.cost > costMax}
+          asked="cost"
+        />
+      )}
+      <SaveNote />
+    </section>
+  )
+}
+
+function SaveNote() {
+  const saveState = useOpenDish((state) => state.saveState)
+  const last = useOpenDish((state) => state.past.at(-1)?.label ?? null)
+  return (
+    <p className="m-0 ml-auto shrink-0 text-right text-[13px]">
+      <span role="status">{SAVED[saveState]}</span>
+      {last !== null && (
+        <>
+          {' · '}
+          <button
+            type="button"
+            className="rounded underline underline-offset-2"
+            title={`Undo: ${last}`}
+            onClick={() => {
+              const label = undo()
+              if (label !== null) toast(`Undone: ${label}`)
+            }}
+          >
+            undo
+          </button>
+        </>
+      )}
+    </p>
+  )
+}

@@ -1,0 +1,58 @@
+import { useEffect, useState } from 'react'
+import { Outlet, useLocation, useParams } from 'react-router'
+import { openDish, settleForeign, useOpenDish } from '../store'
+import { ActionSlot, Button } from '../ui'
+import { Counter } from './Counter'
+import { DishHeader } from './DishHeader'
+import { NotFound } from './NotFound'
+import { WhySheet } from './WhySheet'
+
+const WITH_COUNTER = /\/(?:mix|method)$/
+
+/** Opens the dish of the address, keeps watch on other tabs, and frames its stages. */
+export function DishLayout() {
+  const { dishId = '' } = useParams()
+  const { pathname } = useLocation()
+  const openId = useOpenDish((state) => state.dish?.id ?? null)
+  const isMissing = useOpenDish((state) => state.isMissing)
+  const hasForeign = useOpenDish((state) => state.foreign !== null)
+  const [slot, setSlot] = useState<HTMLElement | null>(null)
+  useEffect(() => {
+    void openDish(dishId)
+  }, [dishId])
+  if (openId !== dishId) {
+    return isMissing ? (
+      <NotFound />
+    ) : (
+      <p role="status" className="p-8 text-ink-2">
+        Opening the dish …
+      </p>
+    )
+  }
+  const hasCounter = WITH_COUNTER.test(pathname)
+  return (
+    <ActionSlot value={slot}>
+      <div className="flex min-h-dvh flex-col gap-3 py-4 pr-5 pl-1.5 pb-0 max-md:px-3 max-md:pt-3 print:p-0">
+        <DishHeader onSlot={setSlot} />
+        {hasForeign && <ForeignNote />}
+        <div className="flex min-h-0 flex-1 flex-col">
+          <Outlet />
+        </div>
+        {hasCounter && <Counter />}
+      </div>
+      <WhySheet />
+    </ActionSlot>
+  )
+}
+
+const ForeignNote = () => (
+  <div
+    role="alert"
+    className="flex flex-wrap items-center gap-3 rounded-card border border-turmeric bg-turmeric-soft p-3 text-sm"
+  >
+    This dish was changed in another tab while you were changing it here. Both versions are safe until you
+    choose.
+    <Button onClick={() => settleForeign('mine')}>Keep this tab’s</Button>
+    <Button onClick={() => settleForeign('theirs')}>Take the other’s</Button>
+  </div>
+)

@@ -1,0 +1,99 @@
+import { assess } from '@frijol/core/assess'
+import { clsx } from 'clsx'
+import { useMemo } from 'react'
+import { NavLink } from 'react-router'
+import { useKitchenStore, useOpenDish } from '../store'
+import { STAGES } from './stages'
+
+const SEED =
+  'relative grid min-h-[54px] w-[54px] place-items-center rounded-[26px] text-[12.5px] font-semibold max-md:min-h-[50px] max-md:w-auto max-md:flex-1 max-md:text-[11.5px]'
+
+const Mark = ({ className }: { className: string }) => (
+  <i aria-hidden="true" className={clsx('seed-shape mx-auto mb-1 block h-3.5 w-5', className)} />
+)
+
+function useReadiness(): ReadonlySet<string> {
+  const dish = useOpenDish((state) => state.dish)
+  const library = useKitchenStore((state) => state.library)
+  const kitchen = useKitchenStore((state) => state.kitchen)
+  return useMemo(() => {
+    if (dish === null || library === null) return new Set<string>()
+    const assessment = assess(dish, library, kitchen)
+    return new Set(STAGES.filter((stage) => stage.isReady(dish, assessment)).map(({ id }) => id))
+  }, [dish, library, kitchen])
+}
+
+const PLACE = ({ isActive }: { isActive: boolean }): string =>
+  clsx(
+    'rounded-full px-2 py-1 text-[12.5px] no-underline hover:text-ink',
+    isActive ? 'bg-paper font-semibold text-aubergine' : 'text-ink-2',
+  )
+
+/** The pod: seven seeds for the loop, pantry and kitchen under them, the mark above. It lies down on narrow screens. */
+export function Pod() {
+  const dishId = useOpenDish((state) => state.dish?.id ?? null)
+  const ready = useReadiness()
+  return (
+    <nav
+      aria-label="Stages"
+      className="no-print sticky top-0 z-30 flex h-dvh flex-col items-center gap-3 py-3.5 max-md:fixed max-md:inset-x-0 max-md:top-auto max-md:bottom-0 max-md:h-auto max-md:flex-row max-md:gap-1 max-md:border-t max-md:border-line max-md:bg-oat max-md:p-1.5"
+    >
+      <NavLink
+        to="/"
+        className="font-display text-[15px] font-bold text-aubergine no-underline max-md:hidden"
+      >
+        frijol
+      </NavLink>
+      <ol className="m-0 flex w-16 flex-1 list-none flex-col items-center justify-between rounded-[32px] bg-mung-soft py-2 ps-0 shadow-[inset_0_0_0_1.5px_var(--color-mung-line)] max-md:w-auto max-md:flex-row max-md:px-1 max-md:py-0.5">
+        {STAGES.map(({ id, label, isBuilt }) => (
+          <li key={id} className={clsx('max-md:flex max-md:flex-1', !isBuilt && 'max-md:hidden')}>
+            {dishId !== null && isBuilt ? (
+              <NavLink
+                to={`/dish/${dishId}/${id}`}
+                className={({ isActive }) =>
+                  clsx(
+                    SEED,
+                    'text-center no-underline',
+                    isActive
+                      ? 'bg-paper text-aubergine shadow-[0_1px_0_var(--color-mung-line)]'
+                      : 'text-mung-deep hover:bg-paper/60',
+                  )
+                }
+              >
+                {({ isActive }) => (
+                  <span>
+                    <Mark
+                      className={isActive ? 'bg-aubergine' : ready.has(id) ? 'bg-mung' : 'bg-mung-line'}
+                    />
+                    {label}
+                    {ready.has(id) && <span className="sr-only">, has what it needs</span>}
+                  </span>
+                )}
+              </NavLink>
+            ) : (
+              <span
+                className={clsx(SEED, 'text-center text-mung-deep')}
+                title={isBuilt ? 'Open a dish first' : 'Comes in a later version'}
+              >
+                <span>
+                  <Mark className="bg-transparent shadow-[inset_0_0_0_1.5px_var(--color-mung-line)]" />
+                  {label}
+                  <span className="sr-only">{isBuilt ? ', open a dish first' : ', not in this version'}</span>
+                </span>
+              </span>
+            )}
+          </li>
+        ))}
+      </ol>
+      <NavLink to="/" end className={({ isActive }) => clsx(PLACE({ isActive }), 'md:hidden')}>
+        Shelf
+      </NavLink>
+      <NavLink to="/pantry" className={PLACE}>
+        Pantry
+      </NavLink>
+      <NavLink to="/kitchen" className={PLACE}>
+        Kitchen
+      </NavLink>
+    </nav>
+  )
+}

@@ -1,0 +1,86 @@
+import { useEffect, useState } from 'react'
+import { Outlet, useLocation, useNavigate } from 'react-router'
+import { toast } from 'sonner'
+import { closeDish, redo, undo, useOpenDish } from '../store'
+import { isTyping, Sheet, useShortcut } from '../ui'
+import { FindAnything } from './FindAnything'
+import { Pod } from './Pod'
+import { STAGES } from './stages'
+
+const SHORTCUTS: readonly (readonly [string, string])[] = [
+  ['Alt + 1 … 7', 'go to a stage'],
+  ['A', 'add a line'],
+  ['/', 'find a dish, an ingredient, an action'],
+  ['U', 'undo (Shift for redo)'],
+  ['?', 'why, for the focused figure'],
+  ['↑ ↓', 'change the focused figure; Shift for ten steps'],
+  ['K', 'this list'],
+]
+
+/** The frame of every screen: the pod, the page, the keys. */
+export function Shell() {
+  const [open, setOpen] = useState<'keys' | 'find' | null>(null)
+  const navigate = useNavigate()
+  const location = useLocation()
+  const dishId = useOpenDish((state) => state.dish?.id ?? null)
+  const isInDish = location.pathname.startsWith('/dish/')
+
+  useEffect(() => {
+    if (!isInDish && location.pathname === '/') void closeDish()
+  }, [isInDish, location.pathname])
+
+  useShortcut('k', () => setOpen('keys'))
+  useShortcut('/', () => setOpen('find'))
+  useShortcut('u', (event) => {
+    const label = event.shiftKey ? redo() : undo()
+    if (label !== null) toast(event.shiftKey ? `Done again: ${label}` : `Undone: ${label}`)
+  })
+  useEffect(() => {
+    const pressed = (event: KeyboardEvent) => {
+      if (
+        event.key === '?' &&
+        !isTyping(event.target) &&
+        event.target instanceof HTMLElement &&
+        event.target.matches('[data-why]')
+      ) {
+        event.target.click()
+      }
+      if (!event.altKey || !/^Digit[1-7]$/.test(event.code) || dishId === null) return
+      const stage = STAGES[Number(event.code.at(-1)) - 1]
+      if (stage === undefined) return
+      event.preventDefault()
+      if (stage.isBuilt) void navigate(`/dish/${dishId}/${stage.id}`)
+      else toast(`${stage.label} comes in a later version.`)
+    }
+    document.addEventListener('keydown', pressed)
+    return () => document.removeEventListener('keydown', pressed)
+  }, [dishId, navigate])
+
+  return (
+    <div className="grid min-h-dvh grid-cols-[92px_1fr] max-md:grid-cols-1 max-md:pb-[72px] print:block">
+      <a
+        href="#page"
+        className="sr-only focus:not-sr-only focus:absolute focus:top-2 focus:left-2 focus:z-50 focus:rounded-lg focus:bg-paper focus:p-2"
+      >
+        Skip to the page
+      </a>
+      <Pod />
+      <main id="page" className="min-w-0">
+        <Outlet />
+      </main>
+      <Sheet title="Keys" isOpen={open === 'keys'} onClose={() => setOpen(null)}>
+        <dl className="m-0 grid grid-cols-[auto_1fr] gap-x-4 gap-y-2 text-sm">
+          {SHORTCUTS.map(([keys, what]) => (
+            <div key={keys} className="contents">
+              <dt>
+                <kbd className="rounded-md border border-line bg-oat px-1.5 text-[13px]">{keys}</kbd>
+              </dt>
+              <dd className="m-0">{what}</dd>
+            </div>
+          ))}
+        </dl>
+      </Sheet>
+      <FindAnything isOpen={open === 'find'} onClose={() => setOpen(null)} />
+    </div>
+  )
+}

@@ -1,0 +1,1 @@
+export { classColour } from './classColour'

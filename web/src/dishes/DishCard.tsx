@@ -1,0 +1,86 @@
+import { assess } from '@frijol/core/assess'
+import type { Dish } from '@frijol/core/model'
+import { format, parseISO } from 'date-fns'
+import { Trash2 } from 'lucide-react'
+import { useMemo } from 'react'
+import { Link } from 'react-router'
+import { toast } from 'sonner'
+import { classColour } from '../charts'
+import { nextActOf, takeOffShelf, useKitchenStore, useLibrary } from '../store'
+import { buttonClass, Card, IconButton } from '../ui'
+
+const closeness = (distance: number | null): string => {
+  if (distance === null) return 'no original yet'
+  return distance < 0.05 ? 'in every band' : `${distance.toFixed(1)} from the original`
+}
+
+/** One dish: what stands in it, how near it is, and the next act. */
+export function DishCard({ dish }: { dish: Dish }) {
+  const library = useLibrary()
+  const kitchen = useKitchenStore((state) => state.kitchen)
+  const assessment = useMemo(() => assess(dish, library, kitchen), [dish, library, kitchen])
+  const next = useMemo(() => nextActOf(dish), [dish])
+
+  const takeOff = async () => {
+    const putBack = await takeOffShelf(dish.id)
+    toast(`${dish.name} is off the shelf.`, {
+      duration: 10_000,
+      ...(putBack === null ? {} : { action: { label: 'Put it back', onClick: () => void putBack() } }),
+    })
+  }
+  return (
+    <li>
+      <Card className="flex h-full flex-col gap-2.5 p-4">
+        <div className="flex items-start gap-2">
+          <div className="min-w-0 flex-1">
+            <div className="text-[13px] text-ink-2">
+              {dish.menu === '' ? `changed ${format(parseISO(dish.updatedAt), 'd MMMM yyyy')}` : dish.menu}
+            </div>
+            <h2 className="m-0 text-xl leading-tight">
+              <Link to={`/dish/${dish.id}/mix`} className="no-underline hover:underline">
+                {dish.name === '' ? 'Untitled dish' : dish.name}
+              </Link>
+            </h2>
+          </div>
+          <IconButton label={`Take ${dish.name} off the shelf`} onClick={() => void takeOff()}>
+            <Trash2 size={16} />
+          </IconButton>
+        </div>
+        <ul className="m-0 grid list-none gap-2 ps-0">
+          {assessment.parts.map((part) => (
+            <li key={part.partId} className="text-sm">
+              <div className="flex justify-between gap-2">
+                <span className="truncate">{part.name}</span>
+                <span className="shrink-0 text-[13px] text-ink-2">{closeness(part.distance)}</span>
+              </div>
+              <div className="mt-1 flex h-2 overflow-hidden rounded-full bg-husk" aria-hidden="true">
+                {part.lines.map(({ lineId, foodId, share }) => (
+                  <i
+                    key={lineId}
+                    style={{
+                      width: `${(share ?? 0) * 100}%`,
+                      background: classColour(
+                        foodId === null ? null : (library.ingredients.get(foodId)?.foodClass ?? null),
+                      ),
+                    }}
+                  />
+                ))}
+              </div>
+            </li>
+          ))}
+        </ul>
+        <p className="m-0 text-[13px] text-ink-2">
+          Trial {dish.trial.number} · {Math.round(assessment.rawMassG)} g raw · {dish.aim.portions} portions
+        </p>
+        {next !== null && (
+          <div className="mt-auto flex items-center gap-3 border-t border-line pt-3">
+            <p className="m-0 line-clamp-2 flex-1 text-[13px] text-ink-2">{next.reason}</p>
+            <Link to={`/dish/${dish.id}/${next.stage}`} className={buttonClass('plain')}>
+              {next.act}
+            </Link>
+          </div>
+        )}
+      </Card>
+    </li>
+  )
+}

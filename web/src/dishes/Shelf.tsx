@@ -1,0 +1,104 @@
+import type { Dish, Result } from '@frijol/core/model'
+import { type DragEvent, useRef, useState } from 'react'
+import { useNavigate } from 'react-router'
+import { addBlankDish, importFile, openDemoKitchen, useShelf } from '../store'
+import { Button, Empty } from '../ui'
+import { DishCard } from './DishCard'
+import { PasteRecipe } from './PasteRecipe'
+
+const ACCEPTED =
+  '.json,.jsonld,.html,.htm,.md,.markdown,.txt,application/json,application/ld+json,text/html,text/markdown,text/plain'
+
+/** The shelf: which dishes are in work, and the next act for each. */
+export function Shelf() {
+  const rows = useShelf()
+  const navigate = useNavigate()
+  const [fault, setFault] = useState<string | null>(null)
+  const [isPasting, setPasting] = useState(false)
+  const file = useRef<HTMLInputElement>(null)
+
+  const opened = (result: Result<Dish[]>) => {
+    if (!result.ok) {
+      setFault(result.issues[0]?.message ?? 'The recipe could not be read. Nothing was changed.')
+      return
+    }
+    setFault(null)
+    const [first] = result.value
+    if (first !== undefined) void navigate(`/dish/${first.id}/mix`)
+  }
+  const openFile = async (chosen: File | undefined) => {
+    if (chosen !== undefined) opened(await importFile(chosen))
+  }
+  const drop = (event: DragEvent) => {
+    event.preventDefault()
+    void openFile(event.dataTransfer.files[0])
+  }
+  const start = async () => void navigate(`/dish/${await addBlankDish('New dish')}/mix`)
+
+  return (
+    <div
+      className="min-h-dvh py-5 pr-5 pl-1.5 max-md:px-3"
+      onDragOver={(event) => event.preventDefault()}
+      onDrop={drop}
+    >
+      <header className="mb-4 flex flex-wrap items-end gap-3">
+        <div>
+          <div className="text-sm text-ink-2">What is in work</div>
+          <h1 className="m-0 text-[26px] leading-tight">Shelf</h1>
+        </div>
+        <div className="ml-auto flex flex-wrap gap-2">
+          <Button onClick={() => setPasting(true)}>Paste a recipe</Button>
+          <Button onClick={() => file.current?.click()}>Open a file</Button>
+          <input
+            ref={file}
+            type="file"
+            accept={ACCEPTED}
+            aria-label="Recipe file"
+            className="sr-only"
+            tabIndex={-1}
+            onChange={(event) => {
+              void openFile(event.target.files?.[0])
+              event.target.value = ''
+            }}
+          />
+          <Button tone="primary" onClick={() => void start()}>
+            Start a dish
+          </Button>
+        </div>
+      </header>
+      {fault !== null && (
+        <div
+          role="alert"
+          className="mb-4 flex items-start gap-3 rounded-card border border-adzuki bg-adzuki-soft p-3 text-sm text-adzuki-deep"
+        >
+          <p className="m-0 flex-1">{fault}</p>
+          <Button tone="quiet" onClick={() => setFault(null)}>
+            Close
+          </Button>
+        </div>
+      )}
+      {rows !== null && rows.length === 0 && (
+        <Empty sentence="Nothing is in work yet. Write a formula, open a recipe that you have as a file, or look around in the demo kitchen.">
+          <div className="flex flex-wrap justify-center gap-2">
+            <Button tone="primary" onClick={() => void start()}>
+              Start a dish
+            </Button>
+            <Button onClick={() => void openDemoKitchen()}>Open the demo kitchen</Button>
+          </div>
+        </Empty>
+      )}
+      <ul className="m-0 grid list-none grid-cols-[repeat(auto-fill,minmax(min(340px,100%),1fr))] gap-4 ps-0">
+        {(rows ?? []).map(({ dish }) => (
+          <DishCard key={dish.id} dish={dish} />
+        ))}
+      </ul>
+      {rows !== null && rows.length > 0 && (
+        <p className="mt-5 text-sm text-ink-2">
+          Drop a recipe anywhere here: schema.org JSON-LD, a web page that holds one, Markdown or plain text,
+          up to 20 MB.
+        </p>
+      )}
+      <PasteRecipe isOpen={isPasting} onClose={() => setPasting(false)} onOpened={opened} />
+    </div>
+  )
+}

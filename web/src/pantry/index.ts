@@ -1,0 +1,1 @@
+export { Pantry } from './Pantry'

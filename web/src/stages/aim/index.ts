@@ -1,0 +1,1 @@
+export { AimStage } from './AimStage'

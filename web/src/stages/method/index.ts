@@ -1,0 +1,1 @@
+export { MethodStage } from './MethodStage'

@@ -1,0 +1,126 @@
+import type { Finding, FormulaLine } from '@frijol/core/model'
+import { useState } from 'react'
+import { commands, rereadLine, run, useLibrary } from '../../store'
+import { Finder, Sheet } from '../../ui'
+
+export interface FoodCellProps {
+  partId: string
+  line: FormulaLine
+  name: string
+  colour: string
+  finding: Finding | null
+}
+
+/** Words of the line that are not the food's own name: how it is cut and kept. */
+function prepOf(line: FormulaLine, name: string): string {
+  const own = new Set(name.toLowerCase().split(/[^\p{L}]+/u))
+  const extra = line.food.split(/\s+/).filter((word) => {
+    const bare = word.toLowerCase().replace(/[^\p{L}-]/gu, '')
+    return (
+      /^(?:chopped|diced|sliced|minced|grated|shredded|crushed|toasted|soaked|melted|sifted|mashed|finely|roughly)$/.test(
+        bare,
+      ) && !own.has(bare)
+    )
+  })
+  const prep = line.prep.split(/,\s*/).filter((piece) => !own.has(piece.toLowerCase()))
+  return [extra.join(' '), ...prep].filter((text) => text !== '').join(', ')
+}
+
+/** The food as understood. A click opens the whole line for editing in place; an unknown food asks for a choice. */
+export function FoodCell({ partId, line, name, colour, finding }: FoodCellProps) {
+  const [draft, setDraft] = useState<string | null>(null)
+  const [isChoosing, setChoosing] = useState(false)
+  const library = useLibrary()
+  const isUnknown = line.ingredientId === null
+  const leave = (text: string) => {
+    setDraft(null)
+    if (text.trim() !== '' && text !== line.text) run(commands.rewriteLine(partId, rereadLine(line, text)))
+  }
+  if (draft !== null) {
+    return (
+      <input
+        autoFocus
+        aria-label="The whole line"
+        className="min-w-0 rounded-lg border border-aubergine bg-paper px-2 py-1 max-sm:col-span-3 max-sm:col-start-2 max-sm:row-start-1"
+        value={draft}
+        maxLength={500}
+        onChange={(event) => setDraft(event.target.value)}
+        onBlur={(event) => leave(event.target.value)}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') leave(draft)
+          if (event.key === 'Escape') setDraft(null)
+        }}
+      />
+    )
+  }
+  return (
+    <div className="flex min-w-0 items-baseline gap-2 max-sm:col-span-3 max-sm:col-start-2 max-sm:row-start-1">
+      <i
+        aria-hidden="true"
+        className="inline-block size-2.5 shrink-0 self-center rounded-full"
+        style={{ background: colour }}
+      />
+      <button
+        type="button"
+        title="Edit the whole line"
+        className="min-w-0 rounded-md px-1 text-left leading-tight hover:bg-husk"
+        onClick={() => setDraft(line.text)}
+      >
+        {name === '' ? line.text : name}{' '}
+        <small className="text-[13px] text-ink-2">{prepOf(line, name)}</small>
+      </button>
+      {isUnknown ? (
+        <button
+          type="button"
+          className="shrink-0 rounded-md bg-turmeric-soft px-2 text-[13px] font-semibold text-turmeric-deep hover:underline"
+          onClick={() => setChoosing(true)}
+        >
+          choose the food
+        </button>
+      ) : (
+        finding !== null &&
+        finding.rule === 'unit-slip' && (
+          <small className="shrink-0 text-[13px] text-adzuki-deep">unit slip?</small>
+        )
+      )}
+      <Sheet
+        title={`Which food is “${line.food}”?`}
+        isOpen={isChoosing}
+        onClose={() => setChoosing(false)}
+        width="wide"
+      >
+        <ChooseFood
+          text={line.food}
+          onChosen={(id) => {
+            setChoosing(false)
+            const food = library.ingredients.get(id)
+            if (food !== undefined) run(commands.chooseFood(partId, line.id, food))
+          }}
+        />
+      </Sheet>
+    </div>
+  )
+}
+
+function ChooseFood({ text, onChosen }: { text: string; onChosen: (id: string) => void }) {
+  const library = useLibrary()
+  return (
+    <Finder
+      label="Foods"
+      placeholder="Search the library"
+      initial={text.split(' ').at(-1) ?? ''}
+      onPick={onChosen}
+      groups={[
+        {
+          heading: 'Library',
+          items: [...library.ingredients.values()].map(({ id, name, otherNames, foodClass }) => ({
+            id,
+            label: name,
+            detail: foodClass.replace('-', ' '),
+            words: otherNames,
+          })),
+        },
+      ]}
+    />
+  )
+}

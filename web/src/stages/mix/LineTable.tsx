@@ -1,0 +1,88 @@
+import {
+  closestCenter,
+  DndContext,
+  type DragEndEvent,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core'
+import { restrictToVerticalAxis } from '@dnd-kit/modifiers'
+import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable'
+import type { Finding, LineReading, Part } from '@frijol/core/model'
+import { useCallback, useMemo } from 'react'
+import { commands, run } from '../../store'
+import { LineRow } from './LineRow'
+
+const MODIFIERS = [restrictToVerticalAxis]
+
+export interface LineTableProps {
+  part: Part
+  readings: readonly LineReading[]
+  findings: readonly Finding[]
+}
+
+/** The formula of a part, one row a line, in an order that is changed by dragging or with the keyboard. */
+export function LineTable({ part, readings, findings }: LineTableProps) {
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  )
+  const byLine = useMemo(() => {
+    const open = findings.filter(
+      ({ settled, line, severity }) => settled === null && line !== null && severity !== 'info',
+    )
+    return new Map(open.map((finding) => [finding.line, finding]))
+  }, [findings])
+  const most = Math.max(0.01, ...readings.map(({ share }) => share ?? 0))
+  const order = part.lines.map(({ id }) => id).join(' ')
+  const ids = useMemo(() => order.split(' ').filter((id) => id !== ''), [order])
+  const dropped = useCallback(
+    ({ active, over }: DragEndEvent) => {
+      if (over === null || active.id === over.id) return
+      run(commands.moveLine(part.id, String(active.id), ids.indexOf(String(over.id))))
+    },
+    [part.id, ids],
+  )
+  return (
+    <>
+      {part.lines.length > 0 && (
+        <div
+          aria-hidden="true"
+          className="grid h-[30px] grid-cols-[18px_112px_92px_minmax(0,1fr)_84px_28px] items-center gap-1 border-b border-line px-2 text-[12.5px] text-ink-2 max-sm:hidden"
+        >
+          <span />
+          <span className="pl-1.5">As measured</span>
+          <span className="pr-2 text-right">Grams</span>
+          <span>Ingredient</span>
+          <span>Share</span>
+          <span />
+        </div>
+      )}
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        modifiers={MODIFIERS}
+        onDragEnd={dropped}
+      >
+        <SortableContext items={ids} strategy={verticalListSortingStrategy}>
+          <ul className="m-0 list-none ps-0" aria-label={`Lines of ${part.name}`}>
+            {part.lines.map((line, at) => {
+              const reading = readings[at]
+              return reading === undefined ? null : (
+                <LineRow
+                  key={line.id}
+                  partId={part.id}
+                  line={line}
+                  reading={reading}
+                  shareOfMost={(reading.share ?? 0) / most}
+                  finding={byLine.get(line.id) ?? null}
+                />
+              )
+            })}
+          </ul>
+        </SortableContext>
+      </DndContext>
+    </>
+  )
+}

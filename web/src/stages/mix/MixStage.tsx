@@ -1,0 +1,33 @@
+import { useSearchParams } from 'react-router'
+import { partOf, useAssessment, useDish } from '../../store'
+import { Card } from '../../ui'
+import { AddLine } from './AddLine'
+import { LineTable } from './LineTable'
+import { PartTabs } from './PartTabs'
+import { Readings } from './Readings'
+
+/** Mix: if it is made like this, how close is it, and what is out of its window? */
+export function MixStage() {
+  const dish = useDish()
+  const assessment = useAssessment()
+  const [params, setParams] = useSearchParams()
+  const part = dish.parts.find(({ id }) => id === params.get('part')) ?? dish.parts[0]
+  const reading = part === undefined ? null : partOf(assessment, part.id)
+  if (part === undefined || reading === null) return null
+  return (
+    <div className="grid flex-1 items-start gap-4 pb-4 lg:grid-cols-[minmax(0,1fr)_minmax(380px,468px)]">
+      <Card aria-label="Formula" className="overflow-hidden">
+        <PartTabs
+          parts={dish.parts}
+          current={part.id}
+          onChange={(id) => setParams({ part: id }, { replace: true })}
+        />
+        <div role="tabpanel" id="part-panel" aria-labelledby={`tab-${part.id}`}>
+          <LineTable part={part} readings={reading.lines} findings={assessment.findings} />
+          <AddLine partId={part.id} isEmpty={part.lines.length === 0} />
+        </div>
+      </Card>
+      <Readings part={part} reading={reading} assessment={assessment} />
+    </div>
+  )
+}

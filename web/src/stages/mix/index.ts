@@ -1,0 +1,1 @@
+export { MixStage } from './MixStage'

@@ -1,0 +1,1 @@
+export { ShareStage } from './ShareStage'

@@ -1,0 +1,154 @@
+import type { Aim, Dish, FormulaLine, Ingredient, Original, Part, Step } from '@frijol/core/model'
+import { blankPart } from '@frijol/core/model'
+import type { Draft } from 'immer'
+import { newId } from './ids'
+import type { Command } from './openDish'
+
+const inPart = (partId: string, change: (part: Draft<Part>) => void) => (dish: Draft<Dish>) => {
+  const part = dish.parts.find(({ id }) => id === partId)
+  if (part !== undefined) change(part)
+}
+
+const inLine = (partId: string, lineId: string, change: (line: Draft<FormulaLine>) => void) =>
+  inPart(partId, (part) => {
+    const line = part.lines.find(({ id }) => id === lineId)
+    if (line !== undefined) change(line)
+  })
+
+export const renameDish = (name: string): Command => ({
+  label: 'rename the dish',
+  merge: 'name',
+  apply: (dish) => {
+    dish.name = name
+  },
+})
+
+export const addLines = (partId: string, lines: readonly FormulaLine[]): Command => ({
+  label: lines.length === 1 ? 'add a line' : `add ${lines.length} lines`,
+  apply: inPart(partId, (part) => {
+    part.lines.push(...(lines as Draft<FormulaLine>[]))
+  }),
+})
+
+export const removeLine = (partId: string, lineId: string): Command => ({
+  label: 'take out a line',
+  apply: inPart(partId, (part) => {
+    part.lines = part.lines.filter(({ id }) => id !== lineId)
+  }),
+})
+
+export const moveLine = (partId: string, lineId: string, to: number): Command => ({
+  label: 'move a line',
+  apply: inPart(partId, (part) => {
+    const from = part.lines.findIndex(({ id }) => id === lineId)
+    const [line] = from < 0 ? [] : part.lines.splice(from, 1)
+    if (line !== undefined) part.lines.splice(to, 0, line)
+  }),
+})
+
+/** Replaces a line by a new reading of it; its id stays. */
+export const rewriteLine = (partId: string, line: FormulaLine, merge?: string): Command => ({
+  label: 'change a line',
+  ...(merge === undefined ? {} : { merge }),
+  apply: inPart(partId, (part) => {
+    const at = part.lines.findIndex(({ id }) => id === line.id)
+    if (at >= 0) part.lines[at] = line
+  }),
+})
+
+export const chooseFood = (partId: string, lineId: string, food: Ingredient): Command => ({
+  label: `read it as ${food.name.toLowerCase()}`,
+  apply: inLine(partId, lineId, (line) => {
+    line.ingredientId = food.id
+    line.choice = 'chosen'
+  }),
+})
+
+export const addPart = (name: string): Command => {
+  const part = blankPart(newId(), name)
+  return {
+    label: 'add a part',
+    apply: (dish) => {
+      dish.parts.push(part)
+    },
+  }
+}
+
+export const removePart = (partId: string): Command => ({
+  label: 'take out a part',
+  apply: (dish) => {
+    if (dish.parts.length > 1) dish.parts = dish.parts.filter(({ id }) => id !== partId)
+  },
+})
+
+export const renamePart = (partId: string, name: string): Command => ({
+  label: 'rename a part',
+  merge: `part-name ${partId}`,
+  apply: inPart(partId, (part) => {
+    part.name = name
+  }),
+})
+
+export const chooseOriginal = (partId: string, original: Original | null): Command => ({
+  label: original === null ? 'clear the original' : `aim at ${original.name.toLowerCase()}`,
+  apply: inPart(partId, (part) => {
+    part.originalId = original?.id ?? null
+    part.family = original?.family ?? null
+  }),
+})
+
+export const setCookedMass = (partId: string, massG: number | null): Command => ({
+  label: massG === null ? 'clear the weighed mass' : 'enter a weighed mass',
+  merge: `cooked ${partId}`,
+  apply: inPart(partId, (part) => {
+    part.cookedMassG = massG
+  }),
+})
+
+export const setSteps = (partId: string, steps: readonly Step[], label: string, merge?: string): Command => ({
+  label,
+  ...(merge === undefined ? {} : { merge }),
+  apply: inPart(partId, (part) => {
+    part.steps = steps as Draft<Step>[]
+  }),
+})
+
+/** Changes the aim; `merge` names the field while it is typed. */
+export const changeAim = (label: string, change: (aim: Draft<Aim>) => void, merge?: string): Command => ({
+  label,
+  ...(merge === undefined ? {} : { merge }),
+  apply: (dish) => {
+    change(dish.aim)
+  },
+})
+
+export const settleFinding = (key: string, reason: string): Command => ({
+  label: 'settle a finding',
+  apply: (dish) => {
+    dish.settled = [...dish.settled.filter((settled) => settled.key !== key), { key, reason }]
+  },
+})
+
+export const unsettleFinding = (key: string): Command => ({
+  label: 'open a finding again',
+  apply: (dish) => {
+    dish.settled = dish.settled.filter((settled) => settled.key !== key)
+  },
+})
+
+/** After a trial is kept: work goes on as the next one. */
+export const startNextTrial = (number: number, fromNumber: number): Command => ({
+  label: `start trial ${number}`,
+  apply: (dish) => {
+    dish.trial = { number, fromNumber }
+  },
+})
+
+/** Takes an earlier trial's formula up again. */
+export const takeUpTrial = (parts: readonly Part[], fromNumber: number): Command => ({
+  label: `take up trial ${fromNumber}`,
+  apply: (dish) => {
+    dish.parts = structuredClone(parts) as Draft<Part>[]
+    dish.trial.fromNumber = fromNumber
+  },
+})

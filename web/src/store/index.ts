@@ -1,0 +1,32 @@
+export * as commands from './commands'
+export {
+  type Command,
+  closeDish,
+  flush,
+  flushOnLeave,
+  openDish,
+  redo,
+  run,
+  settleForeign,
+  type SaveState,
+  undo,
+  useOpenDish,
+} from './openDish'
+export { changeKitchen, lineReader, loadKitchen, useKitchenStore, useLibrary } from './kitchen'
+export { nudged, pastedLines, rereadLine, typedLine, withAmountText, withGrams } from './lines'
+export { nextActOf, partOf, useAssessment, useDish, useExplanation } from './selectors'
+export {
+  addBlankDish,
+  backupText,
+  checkBackup,
+  importFile,
+  importText,
+  openDemoKitchen,
+  openDemoOnFirstStart,
+  restoreBackup,
+  takeOffShelf,
+  useShelf,
+} from './shelf'
+export { keepTrial, useTrials } from './trials'
+export { newId } from './ids'
+export { askWhy, useWhy } from './why'

@@ -1,0 +1,67 @@
+import { durationAndTemperature, type ReadContext } from '@frijol/core/interchange'
+import { indexFoods, type LineReader } from '@frijol/core/measure'
+import { defaultKitchen, type Ingredient, type Kitchen, type Library } from '@frijol/core/model'
+import { operationIn } from '@frijol/core/process'
+import { create } from 'zustand'
+import { readKitchen, saveKitchen } from '../data'
+import { newId, nowIso } from './ids'
+
+interface KitchenState {
+  readonly kitchen: Kitchen
+  readonly own: readonly Ingredient[]
+  /** null until the library has arrived. */
+  readonly library: Library | null
+  readonly reader: LineReader | null
+}
+
+export const useKitchenStore = create<KitchenState>(() => ({
+  kitchen: defaultKitchen,
+  own: [],
+  library: null,
+  reader: null,
+}))
+
+/** Loads the library and what this browser keeps. Called once at the start, and again after a restore. */
+export async function loadKitchen(): Promise<void> {
+  const [{ withOwnIngredients }, { kitchen, own }] = await Promise.all([
+    import('@frijol/library'),
+    readKitchen(),
+  ])
+  const library = withOwnIngredients(own)
+  const index = indexFoods(library.ingredients.values())
+  useKitchenStore.setState({
+    kitchen,
+    own,
+    library,
+    reader: { index, ingredients: library.ingredients, kitchen },
+  })
+}
+
+/** Changes the kitchen's settings and saves them. */
+export async function changeKitchen(change: (kitchen: Kitchen) => Kitchen): Promise<void> {
+  const { kitchen, reader } = useKitchenStore.getState()
+  const next = change(kitchen)
+  useKitchenStore.setState({ kitchen: next, reader: reader === null ? null : { ...reader, kitchen: next } })
+  await saveKitchen(next)
+}
+
+/** The library; screens are shown only once it is there. */
+export function useLibrary(): Library {
+  const library = useKitchenStore((state) => state.library)
+  if (library === null) throw new Error('the library is not loaded yet')
+  return library
+}
+
+export function lineReader(): LineReader {
+  const { reader } = useKitchenStore.getState()
+  if (reader === null) throw new Error('the library is not loaded yet')
+  return reader
+}
+
+/** What reading a recipe needs in this browser. */
+export const readContext = (): ReadContext => ({
+  reader: lineReader(),
+  newId,
+  now: nowIso(),
+  stepFacts: (text) => ({ operation: operationIn(text), ...durationAndTemperature(text) }),
+})
