@@ -11,6 +11,7 @@ const allowed = {
   nutrition: ['model', 'measure', 'composition', 'process'],
   rules: ['model', 'measure', 'composition', 'process', 'texture', 'flavour', 'nutrition'],
   assess: ['model', 'measure', 'composition', 'process', 'texture', 'flavour', 'nutrition', 'rules'],
+  scale: ['model', 'measure', 'composition', 'process', 'texture', 'flavour', 'nutrition', 'rules', 'assess'],
   interchange: ['model', 'measure'],
 }
 const coreRules = Object.entries(allowed).map(([room, others]) => ({

@@ -181,3 +181,22 @@ test('a trial is kept and taken up again', async ({ page }) => {
   await page.getByRole('button', { name: 'Take up its formula' }).click()
   await expect(page.getByRole('spinbutton', { name: 'Grams of Walnuts' })).toBeVisible()
 })
+
+test('the dish is scaled to what is there, shown first, then accepted and undone', async ({ page }) => {
+  await openMoussaka(page)
+  const walnuts = page.locator('[aria-label="Grams of Walnuts"]')
+  const before = Number(await walnuts.getAttribute('aria-valuenow'))
+  await page.getByRole('button', { name: 'Scale', exact: true }).click()
+  await page.getByRole('radio', { name: 'What is there' }).click()
+  await page.getByLabel('Ingredient').selectOption({ label: 'Walnuts' })
+  await page.getByLabel('There is, g').fill('50')
+  await expect(page.getByRole('dialog').getByRole('status')).toContainText('×0.5')
+  await expect(page.getByRole('region', { name: 'Difference' })).toContainText('½ cup walnuts')
+  expect(Number(await walnuts.getAttribute('aria-valuenow'))).toBe(before)
+  await page.getByRole('button', { name: 'Scale the dish' }).click()
+  await expect
+    .poll(async () => Number(await walnuts.getAttribute('aria-valuenow')))
+    .toBeCloseTo(before / 2, 0)
+  await page.keyboard.press('u')
+  await expect.poll(async () => Number(await walnuts.getAttribute('aria-valuenow'))).toBe(before)
+})

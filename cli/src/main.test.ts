@@ -87,6 +87,25 @@ describe('frijol', () => {
     expect(texts(again)).toEqual(texts(read))
   })
 
+  it('scale: to portions, to a mass, to what is there', () => {
+    const scale = (...args: string[]) => {
+      const { status, stdout, stderr } = frijol(['scale', demo('moussaka.jsonld'), ...args])
+      return {
+        status,
+        stderr,
+        value: stdout === '' ? null : (json(stdout) as { factor: number; reason: string; notes: unknown[] }),
+      }
+    }
+    expect(scale('--portions', '12').value).toMatchObject({ factor: 2, dish: { aim: { portions: 12 } } })
+    expect(scale('--portions', '12').value?.notes.length).toBeGreaterThan(0)
+    expect(scale('--have', 'walnuts=50 g').value?.reason).toContain('Limited by walnuts')
+    expect(scale('--have', 'walnuts=50 g', '--have', 'olive oil=1 tbsp').value?.factor).toBeLessThan(0.4)
+    expect(scale('--mass', '671').value?.factor).toBeCloseTo(0.5, 1)
+    expect(scale()).toMatchObject({ status: 2 })
+    expect(scale('--have', 'seaweed soup=2')).toMatchObject({ status: 2 })
+    expect(scale('--have', 'nonsense')).toMatchObject({ status: 2 })
+  })
+
   it('library: finds by id and by another region’s word', () => {
     expect(json(frijol(['library', '--food', 'courgette']).stdout)).toMatchObject([
       { id: 'courgette', source: expect.stringContaining('D077') as string },

@@ -6,6 +6,7 @@ import type { Dish, Kitchen } from '@frijol/core/model'
 import { library } from '@frijol/library'
 import { contextFor, dishesFrom, kitchenFor, readInput, withAim, type Streams } from './input'
 import { linesEntry } from './lines'
+import { scaled } from './scale'
 import { InputFault, type Options, readOptions, USAGE } from './options'
 
 const one = (dishes: readonly Dish[]): Dish => {
@@ -81,6 +82,12 @@ function run(options: Options, streams: Streams): unknown {
       return dishesFrom(options, kitchen, streams)
     case 'assess':
       return assess(withAim(one(dishesFrom(options, kitchen, streams)), options), library, kitchen)
+    case 'scale':
+      return scaled(
+        withAim(one(dishesFrom(options, kitchen, streams)), { ...options, portions: null }),
+        kitchen,
+        options,
+      )
     case 'export':
       return exported(withAim(one(dishesFrom(options, kitchen, streams)), options), kitchen, options.as)
     case 'library':

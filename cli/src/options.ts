@@ -20,10 +20,12 @@ export interface Options {
   readonly region: string | null
   readonly as: string | null
   readonly food: string | null
+  readonly mass: number | null
+  readonly have: readonly string[]
 }
 
 export const USAGE =
-  'frijol lines|read|assess|export|library [FILE|-] [--original ID] [--family ID] [--portions N] [--region us|metric|australian|imperial] [--as jsonld|md|csv|backup] [--food ID]'
+  'frijol lines|read|assess|scale|export|library [FILE|-] [--original ID] [--family ID] [--portions N] [--region us|metric|australian|imperial] [--as jsonld|md|csv|backup] [--food ID] [--mass G] [--have "food=200 g"]'
 
 function positive(text: string | undefined, name: string): number | null {
   if (text === undefined) return null
@@ -42,7 +44,16 @@ export function readOptions(argv: readonly string[]): Options {
     parsed = parseArgs({
       args: [...argv],
       allowPositionals: true,
-      options: { original: text, family: text, portions: text, region: text, as: text, food: text },
+      options: {
+        original: text,
+        family: text,
+        portions: text,
+        region: text,
+        as: text,
+        food: text,
+        mass: text,
+        have: { type: 'string', multiple: true },
+      },
     })
   } catch (error) {
     throw new InputFault(error instanceof Error ? error.message : 'bad arguments', 'arguments', USAGE)
@@ -59,5 +70,7 @@ export function readOptions(argv: readonly string[]): Options {
     region: values.region ?? null,
     as: values.as ?? null,
     food: values.food ?? null,
+    mass: positive(values.mass, 'mass'),
+    have: values.have ?? [],
   }
 }

@@ -1,4 +1,4 @@
-import type { Amount, AmountTerm, Measured } from '../model'
+import type { Amount, AmountTerm, FormulaLine, Measured } from '../model'
 import { unitLabel } from './units'
 
 const FRACTIONS: readonly (readonly [number, string])[] = [
@@ -48,6 +48,12 @@ export function formatAmount(amount: Amount): string {
   if (first === undefined) return ''
   const rest = others.map((term) => ` ${term.sign < 0 ? 'less' : 'plus'} ${formatTerm(term)}`).join('')
   return `${amount.isApproximate ? 'about ' : ''}${formatTerm(first)}${rest}`
+}
+
+/** A line's text from the words of its amount: "60 g" and the rest of the line as it was. */
+export function composeLine(amount: string, { food, prep }: Pick<FormulaLine, 'food' | 'prep'>): string {
+  const measured = [amount, food].filter((words) => words !== '').join(' ')
+  return prep === '' ? measured : `${measured}, ${prep}`
 }
 
 /** Digits that a mass deserves: tens from sd 10 g, whole grams from 1 g, tenths below. */

@@ -1,6 +1,6 @@
 export { findFood, type FoodChoice, type FoodIndex, type FoundFood, indexFoods } from './findFood'
 export { foodTokens } from './foodWords'
-export { formatAmount, formatGrams, formatNumber, formatSpread } from './format'
+export { composeLine, formatAmount, formatGrams, formatNumber, formatSpread } from './format'
 export { kitchenMeasure, type KitchenMeasure } from './kitchenMeasure'
 export { lineMass, type LineMass, type MeasureNote } from './lineMass'
 export { readAmount } from './readAmount'

@@ -152,3 +152,12 @@ export const takeUpTrial = (parts: readonly Part[], fromNumber: number): Command
     dish.trial.fromNumber = fromNumber
   },
 })
+
+/** Takes over a proposal's formula and portions, such as a scaled dish. */
+export const replaceFormula = (proposed: Dish, label: string): Command => ({
+  label,
+  apply: (dish) => {
+    dish.parts = proposed.parts as Draft<Part>[]
+    dish.aim.portions = proposed.aim.portions
+  },
+})

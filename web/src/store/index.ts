@@ -30,3 +30,4 @@ export {
 export { keepTrial, useTrials } from './trials'
 export { newId } from './ids'
 export { askWhy, useWhy } from './why'
+export { type ScaledDish, useScaled } from './scaling'

@@ -1,5 +1,5 @@
 import { lineFrom } from '@frijol/core/interchange'
-import { formatAmount, readAmount } from '@frijol/core/measure'
+import { composeLine, formatAmount, readAmount } from '@frijol/core/measure'
 import type { Amount, FormulaLine } from '@frijol/core/model'
 import { newId } from './ids'
 import { lineReader } from './kitchen'
@@ -25,18 +25,11 @@ export function rereadLine(line: FormulaLine, text: string): FormulaLine {
   }
 }
 
-const composed = (amount: string, line: FormulaLine): string =>
-  [
-    amount,
-    line.food === '' ? '' : `${amount === '' ? '' : ' '}${line.food}`,
-    line.prep === '' ? '' : `, ${line.prep}`,
-  ].join('')
-
 /** A line with another amount; its text says so. null when the text is no amount. */
 export function withAmountText(line: FormulaLine, text: string): FormulaLine | null {
-  if (text.trim() === '') return { ...line, amount: null, open: 'unstated', text: composed('', line) }
+  if (text.trim() === '') return { ...line, amount: null, open: 'unstated', text: composeLine('', line) }
   const amount = readAmount(text.trim())
-  return amount === null ? null : { ...line, amount, open: null, text: composed(text.trim(), line) }
+  return amount === null ? null : { ...line, amount, open: null, text: composeLine(text.trim(), line) }
 }
 
 /** A line weighed out: its amount becomes grams. */
@@ -66,5 +59,5 @@ export function nudged(line: FormulaLine, direction: 1 | -1, times: number): For
   const low = Math.max(0, Number((first.low + step).toFixed(4)))
   const high = first.low === first.high ? low : Math.max(low, Number((first.high + step).toFixed(4)))
   const amount: Amount = { ...line.amount, terms: [{ ...first, low, high }, ...line.amount.terms.slice(1)] }
-  return { ...line, amount, text: composed(formatAmount(amount), line) }
+  return { ...line, amount, text: composeLine(formatAmount(amount), line) }
 }

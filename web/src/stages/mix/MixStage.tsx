@@ -1,21 +1,28 @@
 import { useSearchParams } from 'react-router'
 import { partOf, useAssessment, useDish } from '../../store'
-import { Card } from '../../ui'
+import { useState } from 'react'
+import { Button, Card, HeaderActions } from '../../ui'
 import { AddLine } from './AddLine'
 import { LineTable } from './LineTable'
 import { PartTabs } from './PartTabs'
 import { Readings } from './Readings'
+import { ScaleSheet } from './ScaleSheet'
 
 /** Mix: if it is made like this, how close is it, and what is out of its window? */
 export function MixStage() {
   const dish = useDish()
   const assessment = useAssessment()
   const [params, setParams] = useSearchParams()
+  const [isScaling, setScaling] = useState(false)
   const part = dish.parts.find(({ id }) => id === params.get('part')) ?? dish.parts[0]
   const reading = part === undefined ? null : partOf(assessment, part.id)
   if (part === undefined || reading === null) return null
   return (
     <div className="grid flex-1 items-start gap-4 pb-4 lg:grid-cols-[minmax(0,1fr)_minmax(380px,468px)]">
+      <HeaderActions>
+        <Button onClick={() => setScaling(true)}>Scale</Button>
+      </HeaderActions>
+      <ScaleSheet partId={part.id} isOpen={isScaling} onClose={() => setScaling(false)} />
       <Card aria-label="Formula" className="overflow-hidden">
         <PartTabs
           parts={dish.parts}

@@ -131,7 +131,7 @@ function Nutrition({ portion, per100g }: { portion: Totals; per100g: Totals }) {
       <caption className="pb-1 text-left font-display text-base font-[650]">Nutrition, computed</caption>
       <thead>
         <tr className="text-left text-ink-2">
-          <th scope="col" className="font-normal" />
+          <td />
           <th scope="col" className="text-right font-normal">
             a portion
           </th>

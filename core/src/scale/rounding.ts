@@ -1,0 +1,212 @@
+import { assess } from '../assess'
+import { resolveLines } from '../composition'
+import { composeLine, formatAmount } from '../measure'
+import type {
+  Amount,
+  Dish,
+  FormulaLine,
+  Ingredient,
+  Kitchen,
+  Library,
+  Part,
+  RatioReading,
+  UnitId,
+} from '../model'
+
+/** One line before and after rounding. */
+export interface RoundedLine {
+  readonly lineId: string
+  readonly name: string
+  readonly exactG: number
+  readonly roundedG: number
+  /** Signed share that rounding adds to the mass. */
+  readonly errorFraction: number
+  /** Why it was not rounded, where it was not. */
+  readonly kept: 'ratio' | 'exact' | null
+}
+
+export interface RoundedDish {
+  readonly dish: Dish
+  readonly lines: readonly RoundedLine[]
+}
+
+/** Measures that exist in a kitchen, by unit. @source practice: spoons 1/8 to 3 tsp, tbsp to 4, cups in quarters and thirds */
+const SPOONS = [1 / 8, 1 / 4, 1 / 2, 3 / 4, 1, 1.5, 2, 2.5, 3]
+const TABLESPOONS = [0.5, 1, 1.5, 2, 2.5, 3, 3.5, 4, 5, 6]
+const CUP_PARTS = [0, 1 / 4, 1 / 3, 1 / 2, 2 / 3, 3 / 4]
+/** Roles and classes whose share is a dose: they keep their mass exactly. */
+const EXACT_ROLES: ReadonlySet<string> = new Set(['gel-cold-set', 'gel-hot-set', 'salt'])
+const EXACT_CLASSES: ReadonlySet<string> = new Set(['salt', 'leavening', 'gum'])
+/** Kept exactly, grams are still written as a fine scale shows them. */
+const FINE_STEP_G = 0.1
+/** A ratio may move by this share through rounding and no more. @source practice */
+const MOST_RATIO_MOVE = 0.02
+
+const nearest = (options: readonly number[], wanted: number): number =>
+  options.reduce((best, option) => (Math.abs(option - wanted) < Math.abs(best - wanted) ? option : best))
+
+/** Step of printed grams: 0.05 below 1, 0.1 to 10, 1 to 100, 5 to 1000, then 10. @source practice */
+function gramStep(grams: number): number {
+  if (grams < 1) return 0.05
+  if (grams < 10) return 0.1
+  if (grams < 100) return 1
+  return grams < 1000 ? 5 : 10
+}
+
+function usable(value: number, unit: UnitId | null): number {
+  if (value <= 0) return value
+  const stepped = (step: number): number => Math.max(step, Math.round(value / step) * step)
+  switch (unit) {
+    case 'g':
+    case 'mL':
+      return Number(stepped(gramStep(value)).toFixed(2))
+    case 'kg':
+    case 'L':
+      return Number(stepped(value < 1 ? 0.005 : 0.01).toFixed(3))
+    case 'tsp':
+      return value > 4 ? stepped(0.5) : nearest(SPOONS, value)
+    case 'tbsp':
+      return value > 6.5 ? stepped(1) : nearest(TABLESPOONS, value)
+    case 'cup':
+    case 'us-cup':
+    case 'metric-cup': {
+      const whole = Math.floor(value)
+      return nearest(
+        [...CUP_PARTS.map((part) => whole + part), whole + 1].filter((option) => option > 0),
+        value,
+      )
+    }
+    case 'can':
+    case 'pack':
+    case 'block':
+    case 'jar':
+    case null:
+      return stepped(0.5)
+    default:
+      return stepped(value < 1 ? 0.25 : 0.5)
+  }
+}
+
+const isExact = (food: Ingredient): boolean =>
+  EXACT_CLASSES.has(food.foodClass) ||
+  ((food.functional?.roles.some((role) => EXACT_ROLES.has(role)) ?? false) && food.foodClass !== 'savoury')
+
+function withAmount(line: FormulaLine, amount: Amount): FormulaLine {
+  return { ...line, amount, text: composeLine(formatAmount(amount), line) }
+}
+
+function roundedLine(line: FormulaLine): FormulaLine {
+  if (line.amount === null) return line
+  const terms = line.amount.terms.map((term) => {
+    const low = usable(term.low, term.unit)
+    return { ...term, low, high: term.high === term.low ? low : Math.max(low, usable(term.high, term.unit)) }
+  })
+  return withAmount(line, { ...line.amount, terms })
+}
+
+/** The line in grams, to the step of a fine scale where that keeps the dose within 1 %, else exactly. */
+function inGrams(line: FormulaLine, massG: number): FormulaLine {
+  const shown = Number((Math.round(massG / FINE_STEP_G) * FINE_STEP_G).toFixed(1))
+  const grams = Math.abs(shown / massG - 1) <= 0.01 ? shown : Number(massG.toPrecision(4))
+  const term = {
+    sign: 1 as const,
+    low: grams,
+    high: grams,
+    unit: 'g' as const,
+    qualifier: null,
+    size: null,
+    pack: null,
+  }
+  return withAmount(line, { terms: [term], isApproximate: false })
+}
+
+const RANK = { in: 0, drift: 1, out: 2 } as const
+
+/** Whether a ratio left its window, or moved further than rounding may move it. */
+function isSpoilt(before: readonly RatioReading[], after: readonly RatioReading[]): boolean {
+  return before.some((ratio, at) => {
+    const now = after[at]
+    if (now === undefined) return false
+    if (RANK[now.state] > RANK[ratio.state]) return true
+    const span = Math.max(Math.abs(ratio.value), 0.1 * (ratio.high - ratio.low))
+    return Math.abs(now.value - ratio.value) > MOST_RATIO_MOVE * span && now.state !== 'in'
+  })
+}
+
+interface Rounding {
+  readonly exact: FormulaLine
+  readonly food: Ingredient | null
+  readonly exactG: number | null
+  line: FormulaLine
+  kept: RoundedLine['kept']
+}
+
+function roundPart(
+  dish: Dish,
+  part: Part,
+  library: Library,
+  kitchen: Kitchen,
+): { part: Part; lines: RoundedLine[] } {
+  const ratiosOf = (lines: readonly FormulaLine[]): readonly RatioReading[] =>
+    assess({ ...dish, parts: [{ ...part, lines: [...lines] }] }, library, kitchen).parts[0]?.ratios ?? []
+  const before = ratiosOf(part.lines)
+  const roundings = resolveLines(part, library, kitchen).map(({ line, food, mass }): Rounding => {
+    const keepsDose = food !== null && mass !== null && isExact(food) && mass.value > 0
+    return {
+      exact: line,
+      food,
+      exactG: mass?.value ?? null,
+      line: keepsDose ? (isUsable(line) ? line : inGrams(line, mass.value)) : roundedLine(line),
+      kept: keepsDose ? 'exact' : null,
+    }
+  })
+  const lines = () => roundings.map(({ line }) => line)
+  // Lines whose rounding moves most mass go back to grams first, until every ratio holds.
+  const massOf = (line: FormulaLine): number =>
+    resolveLines({ ...part, lines: [line] }, library, kitchen)[0]?.mass?.value ?? 0
+  const byMove = roundings
+    .filter(({ kept, exactG }) => kept === null && exactG !== null)
+    .sort((a, b) => Math.abs(massOf(b.line) - (b.exactG ?? 0)) - Math.abs(massOf(a.line) - (a.exactG ?? 0)))
+  for (const rounding of byMove) {
+    if (!isSpoilt(before, ratiosOf(lines()))) break
+    rounding.line = inGrams(rounding.exact, rounding.exactG ?? 0)
+    rounding.kept = 'ratio'
+  }
+  return {
+    part: { ...part, lines: lines() },
+    lines: roundings.flatMap(({ exact, food, exactG, line, kept }) => {
+      if (exactG === null || exactG === 0) return []
+      const roundedG = massOf(line)
+      return [
+        {
+          lineId: exact.id,
+          name: food?.name ?? exact.food,
+          exactG,
+          roundedG,
+          errorFraction: roundedG / exactG - 1,
+          kept,
+        },
+      ]
+    }),
+  }
+}
+
+/** Whether the amount is already one that a kitchen measures. */
+const isUsable = ({ amount }: FormulaLine): boolean =>
+  amount?.terms.every(({ low, unit }) => Math.abs(usable(low, unit) - low) < 1e-9) ?? true
+
+/**
+ * A dish with every amount rounded to a measure that exists, and what that costs.
+ *
+ * Gel agents, salts and leavening keep their mass: written in grams where no spoon gives it. A line whose rounding
+ * would take a ratio out of its window, or move one that is not well inside by more than 2 %, is written in grams too.
+ *
+ * @returns the dish and, a line with a mass, exact and rounded grams, the error and why it was kept
+ */
+export function roundDish(dish: Dish, library: Library, kitchen: Kitchen): RoundedDish {
+  const rounded = dish.parts.map((part) => roundPart(dish, part, library, kitchen))
+  return {
+    dish: { ...dish, parts: rounded.map(({ part }) => part) },
+    lines: rounded.flatMap(({ lines }) => lines),
+  }
+}
