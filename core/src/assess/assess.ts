@@ -1,6 +1,15 @@
 import type { Assessment, Dish, Finding, Ingredient, Kitchen, Library } from '../model'
 import { addSums, totalsPer } from '../nutrition'
-import { byHarm, dietsOf, exclusionFindings, findingKey, type Found, isAnimal, limitFindings } from '../rules'
+import {
+  byHarm,
+  dietsOf,
+  exclusionFindings,
+  findingKey,
+  type Found,
+  isAnimal,
+  limitFindings,
+  usedUnlisted,
+} from '../rules'
 import { type PartWork, workPart } from './assessPart'
 
 const placed = (found: Found, part: string | null): Finding => ({
@@ -29,6 +38,7 @@ const usedFoods = (works: readonly PartWork[]): UsedFood[] =>
 
 function dishFindings(
   dish: Dish,
+  works: readonly PartWork[],
   foods: readonly UsedFood[],
   library: Library,
   assessment: Omit<Assessment, 'findings'>,
@@ -39,6 +49,15 @@ function dishFindings(
   )
   const limits = limitFindings(dish.aim, assessment.perPortion, kitchen.currency).map((found) =>
     placed(found, null),
+  )
+  const names = [dish.name, ...dish.parts.map(({ name }) => name)].join(' ')
+  const missing = dish.parts.flatMap((part) =>
+    usedUnlisted(
+      works.flatMap(({ lines }) => lines),
+      part.steps,
+      names,
+      library,
+    ).map((found) => placed(found, part.id)),
   )
   const animal = foods.find(({ food }) => isAnimal(food))
   const animals: Finding[] =
@@ -56,7 +75,7 @@ function dishFindings(
             animal.partId,
           ),
         ]
-  return [...exclusions, ...limits, ...animals]
+  return [...exclusions, ...limits, ...animals, ...missing]
 }
 
 /**
@@ -95,7 +114,7 @@ export function assess(dish: Dish, library: Library, kitchen: Kitchen): Assessme
   }
   const findings = [
     ...works.flatMap(({ findings: found, assessment }) => found.map((one) => placed(one, assessment.partId))),
-    ...dishFindings(dish, foods, library, known, kitchen),
+    ...dishFindings(dish, works, foods, library, known, kitchen),
   ]
   const reasons = new Map(dish.settled.map(({ key, reason }) => [key, reason]))
   return {

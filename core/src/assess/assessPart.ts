@@ -2,7 +2,16 @@ import { addInto, batchPerGram, emptyBatch, resolveLines, type ResolvedLine } fr
 import type { Kitchen, Library, LineReading, Original, Part, PartAssessment } from '../model'
 import { sumLines, type Sums, totalsPer } from '../nutrition'
 import { type MethodRun, runSteps } from '../process'
-import { type Found, lineFindings, ratioFindings, safetyFindings, unitSlips, unusedLines } from '../rules'
+import {
+  type Found,
+  lineFindings,
+  lineSlips,
+  listAgainstSteps,
+  ratioFindings,
+  safetyFindings,
+  unitSlips,
+  unusedLines,
+} from '../rules'
 import { distanceTo, familyModel, partState, type PartState, readFamily, waterSlack } from '../texture'
 
 /** All that is known of one part before the dish's aim is looked at. */
@@ -96,14 +105,14 @@ function work(part: Part, library: Library, kitchen: Kitchen): PartWork {
     steps: [...method.steps],
     totals: totalsPer(sums, 1, cookedMassG),
   }
+  const stepTexts = part.steps.map(({ text }) => text)
   const findings = [
     ...lineFindings(lines, library, kitchen),
     ...safetyFindings(lines),
     ...unitSlips(lines, raw.massG, kitchen),
-    ...unusedLines(
-      lines,
-      part.steps.map(({ text }) => text),
-    ),
+    ...lineSlips(lines, stepTexts, raw.massG, kitchen),
+    ...unusedLines(lines, stepTexts),
+    ...listAgainstSteps(lines, part.steps, kitchen),
     ...(model === null ? [] : ratioFindings(model, readings.ratios, lines)),
     ...methodFindings(method, model !== null && hasMass),
   ]

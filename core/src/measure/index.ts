@@ -1,9 +1,9 @@
 export { findFood, type FoodChoice, type FoodIndex, type FoundFood, indexFoods } from './findFood'
 export { foodTokens } from './foodWords'
 export { composeLine, formatAmount, formatGrams, formatNumber, formatSpread } from './format'
-export { kitchenMeasure, type KitchenMeasure } from './kitchenMeasure'
+export { kitchenMeasure, type KitchenMeasure, volumeMeasure } from './kitchenMeasure'
 export { lineMass, type LineMass, type MeasureNote } from './lineMass'
-export { readAmount } from './readAmount'
+export { readAmount, readAmountAt } from './readAmount'
 export {
   isMeasuredUnit,
   LONGEST_LINE,

@@ -1,73 +1,105 @@
-import type { Ingredient, Kitchen } from '../model'
-import { formatNumber } from './format'
+import type { Amount, AmountTerm, Ingredient, Kitchen, MeasureRegion } from '../model'
+import { formatAmount } from './format'
 import { VOLUME_UNITS } from './units'
 
-/** A mass as spoons and cups, with the rounding it costs. */
-export interface KitchenMeasure {
-  readonly text: string
-  /** Signed: measured by this text, the mass is off by this share. */
+/** A volume in spoons and cups that exist, with the rounding it costs. */
+export interface VolumeMeasure {
+  readonly amount: Amount
+  /** Signed: measured this way, the volume is off by this share. */
   readonly errorFraction: number
 }
 
-const CUPS = [1 / 4, 1 / 3, 1 / 2, 2 / 3, 3 / 4, 1]
-const SPOONS = [1 / 8, 1 / 4, 1 / 2, 3 / 4, 1, 1.5, 2]
-const WHOLE_CUPS = [...CUPS, ...[1, 2, 3, 4, 5, 6, 7].flatMap((n) => CUPS.map((part) => n + part))]
-
-function nearest(options: readonly number[], wanted: number): number {
-  return options.reduce((best, option) =>
-    Math.abs(option - wanted) < Math.abs(best - wanted) ? option : best,
-  )
+/** A mass as spoons and cups. */
+export interface KitchenMeasure extends VolumeMeasure {
+  readonly text: string
 }
 
-/** A cup measure further off than this takes spoons beside it. @source show the rounding over 5 %; practice */
-const CLOSE_ENOUGH = 0.04
+type SpoonUnit = 'tsp' | 'tbsp' | 'cup'
+type Piece = readonly [quantity: number, unit: SpoonUnit]
 
-/** Cups alone where they are close; else a cup measure plus whole tablespoons, two measures at most. */
-function measuredCups(
-  mL: number,
-  cup: number,
-  tbsp: number,
-  measured: (unit: 'cup' | 'tbsp', quantity: number) => KitchenMeasure,
-): KitchenMeasure {
-  const alone = measured('cup', nearest(WHOLE_CUPS, mL / cup))
-  if (Math.abs(alone.errorFraction) <= CLOSE_ENOUGH) return alone
-  const spoons = Math.round(mL / tbsp)
-  if (spoons <= 6 && Math.abs((spoons * tbsp) / mL - 1) <= CLOSE_ENOUGH) return measured('tbsp', spoons)
-  let best = alone
-  for (const cups of WHOLE_CUPS) {
-    const extra = Math.round((mL - cups * cup) / tbsp)
-    if (extra < 1 || extra > 3) continue
-    const errorFraction = (cups * cup + extra * tbsp) / mL - 1
-    if (Math.abs(errorFraction) < Math.abs(best.errorFraction) - 0.01) {
-      best = { text: `${measured('cup', cups).text} plus ${formatNumber(extra)} tbsp`, errorFraction }
+/** Measures of a kitchen, alone and two at most together. @source practice: spoons 1/8 to 2 tsp, tbsp to 6, cups from 1/4 */
+const TEASPOONS = [1 / 8, 1 / 4, 1 / 2, 3 / 4, 1, 1.5, 2, 2.5]
+const TABLESPOONS = [1, 1.5, 2, 2.5, 3, 3.5, 4, 5, 6]
+const CUP_PARTS = [1 / 4, 1 / 3, 1 / 2, 2 / 3, 3 / 4, 1]
+const CUPS = [
+  ...CUP_PARTS,
+  ...[1, 2, 3, 4, 5, 6, 7].flatMap((whole) => CUP_PARTS.map((part) => whole + part)),
+]
+const SPOONFULS_MORE: readonly Piece[] = [
+  [1 / 2, 'tsp'],
+  [1, 'tsp'],
+  [2, 'tsp'],
+]
+const TABLESPOONS_MORE: readonly Piece[] = [
+  [1, 'tbsp'],
+  [2, 'tbsp'],
+  [3, 'tbsp'],
+]
+const MOST_CUPS = 8.2
+const LEAST_TEASPOON = 1 / 16
+/** What a second measure must win over one measure, as a share. Practice. */
+const TROUBLE_OF_TWO = 0.03
+/** Cups are handier than five or six tablespoons, as a share. Practice. */
+const TROUBLE_OF_MANY = 0.01
+
+const alone = (options: readonly number[], unit: SpoonUnit): Piece[][] =>
+  options.map((quantity) => [[quantity, unit]])
+const withMore = (options: readonly number[], unit: SpoonUnit, more: readonly Piece[]): Piece[][] =>
+  options.flatMap((quantity) => more.map((piece): Piece[] => [[quantity, unit], piece]))
+
+const WAYS: readonly (readonly Piece[])[] = [
+  ...alone(TEASPOONS, 'tsp'),
+  ...alone(TABLESPOONS, 'tbsp'),
+  ...alone(CUPS, 'cup'),
+  ...withMore([1, 2, 3], 'tbsp', SPOONFULS_MORE),
+  ...withMore(CUPS, 'cup', TABLESPOONS_MORE),
+]
+
+const term = ([quantity, unit]: Piece): AmountTerm => ({
+  sign: 1,
+  low: quantity,
+  high: quantity,
+  unit,
+  qualifier: null,
+  size: null,
+  pack: null,
+})
+
+/**
+ * A volume in the cups and spoons of a region, two measures at most.
+ * @param mL above 0
+ * @returns null under 1/16 tsp and over 8 cups
+ */
+export function volumeMeasure(mL: number, region: MeasureRegion): VolumeMeasure | null {
+  const size = (unit: SpoonUnit): number => VOLUME_UNITS[unit]?.mL[region] ?? 1
+  if (mL < size('tsp') * LEAST_TEASPOON || mL > size('cup') * MOST_CUPS) return null
+  let best: readonly Piece[] = []
+  let bestScore = Number.POSITIVE_INFINITY
+  let errorFraction = 0
+  for (const pieces of WAYS) {
+    const measured = pieces.reduce((sum, [quantity, unit]) => sum + quantity * size(unit), 0)
+    const error = measured / mL - 1
+    const [first] = pieces
+    const isMany = first !== undefined && first[1] === 'tbsp' && first[0] > 4
+    const score = Math.abs(error) + (pieces.length - 1) * TROUBLE_OF_TWO + (isMany ? TROUBLE_OF_MANY : 0)
+    if (score < bestScore - 1e-9) {
+      best = pieces
+      bestScore = score
+      errorFraction = error
     }
   }
-  return best
+  return { amount: { terms: best.map(term), isApproximate: false }, errorFraction }
 }
 
 /**
  * A mass in the cups and spoons of the kitchen's region, rounded to measures that exist.
- *
  * @param massG grams, above 0
  * @param food its usual density is used
- * @returns null where the food is not measured by volume, or is under 1/16 tsp or over 8 cups
- * @source rounding steps: kitchen practice (spoons 1/8 to 2 tsp, tbsp to 4, cups from 1/4)
+ * @returns null where the food is not measured by volume, or the mass is out of the range of spoons and cups
  */
 export function kitchenMeasure(massG: number, food: Ingredient, kitchen: Kitchen): KitchenMeasure | null {
   const gPerMl = food.volumes[0]?.gPerMl
   if (gPerMl === undefined || massG <= 0) return null
-  const mL = massG / gPerMl
-  const size = (unit: 'tsp' | 'tbsp' | 'cup') => VOLUME_UNITS[unit]?.mL[kitchen.region] ?? 1
-  const spoon = size('tsp')
-  const measured = (unit: 'tsp' | 'tbsp' | 'cup', quantity: number): KitchenMeasure => ({
-    text: `${formatNumber(quantity)} ${unit === 'cup' && quantity > 1 ? 'cups' : unit}`,
-    errorFraction: (quantity * size(unit)) / mL - 1,
-  })
-  if (mL < spoon / 16) return null
-  if (mL < size('tbsp') * 0.95) return measured('tsp', nearest(SPOONS, mL / spoon))
-  if (mL < size('cup') * 0.23) {
-    return measured('tbsp', nearest([1, 1.5, 2, 2.5, 3, 3.5, 4], mL / size('tbsp')))
-  }
-  if (mL > size('cup') * 8.2) return null
-  return measuredCups(mL, size('cup'), size('tbsp'), measured)
+  const found = volumeMeasure(massG / gPerMl, kitchen.region)
+  return found === null ? null : { ...found, text: formatAmount(found.amount) }
 }

@@ -64,6 +64,15 @@ describe('readLine', () => {
     expect(read('1 cup (100 g) walnuts').findings).toEqual([])
   })
 
+  it('counts a tin with its liquid whole, and says when it only guessed that it is drained', () => {
+    expect(read('1 can white beans, undrained').amount?.terms[0]).toMatchObject({
+      unit: 'pack',
+      pack: { quantity: 400, unit: 'g' },
+    })
+    expect(read('1 can white beans').findings.map(({ rule }) => rule)).toContain('drained-guess')
+    expect(read('1 can white beans, drained').findings.map(({ rule }) => rule)).not.toContain('drained-guess')
+  })
+
   it('marks what is optional', () => {
     expect(read('1 tsp salt (optional)').isOptional).toBe(true)
   })

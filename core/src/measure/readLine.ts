@@ -325,6 +325,37 @@ const SECOND_AMOUNT = /\s+(?:\+|plus|and|mixed with|with|in)\s+(?=[\d½¼¾⅓�
 const PACKING_LIQUID =
   /\s+in\s+(?:brine|water|salted water|(?:its|their)(?: own)? juices?|juice|syrup|a can|tomato juice)\b/i
 
+const UNDRAINED =
+  /\b(?:undrained|not drained|do not drain|with (?:its|their|the) (?:own )?(?:liquid|juices?|brine|can liquid))\b/i
+
+/** A tin taken with its liquid counts whole: as a pack of its net content. */
+function asWhole(amount: Amount | null, written: string, food: Ingredient | undefined): Amount | null {
+  const first = amount?.terms[0]
+  if (amount === null || first === undefined || (first.unit !== 'can' && first.unit !== 'jar')) return amount
+  if (!UNDRAINED.test(written)) return amount
+  const net = food?.packs[0]?.netG
+  const pack = first.pack ?? (net === undefined ? null : { quantity: net, unit: 'g' as const })
+  return pack === null
+    ? amount
+    : { ...amount, terms: [{ ...first, unit: 'pack', pack }, ...amount.terms.slice(1)] }
+}
+
+/** Said where a tin has a liquid that is usually poured off and the line is silent about it. */
+function drainedFinding(amount: Amount | null, written: string, food: Ingredient | undefined): ReadFinding[] {
+  const pack = food?.packs[0]
+  const isSilent = !/drain|liquid|juice|brine|rins/i.test(written)
+  if (amount?.terms[0]?.unit !== 'can' || pack === undefined || pack.drainedG >= pack.netG || !isSilent)
+    return []
+  return [
+    {
+      rule: 'drained-guess',
+      severity: 'info',
+      message: 'The tin was counted drained.',
+      remedy: 'Write “undrained” if its liquid goes in too.',
+    },
+  ]
+}
+
 const openOf = (text: string): OpenAmount | null => OPEN.find(([pattern]) => pattern.test(text))?.[1] ?? null
 
 /**
@@ -426,8 +457,8 @@ function fixStick(amount: Amount | null, food: string): Amount | null {
 function finish(written: string, reader: LineReader, pieces: Pieces): ReadLine {
   const { asides, prep } = pieces
   const stuck = withLateQualifier(fixStick(pieces.amount, pieces.food), prep)
-  const amount = stuck === null ? null : preferred(stuck, pieces.alternates)
-  const hints = hintsOf(amount, prep, asides)
+  const chosen = stuck === null ? null : preferred(stuck, pieces.alternates)
+  const hints = hintsOf(chosen, prep, asides)
   const words = pieces.food.toLowerCase()
   let { found, isSeveral } = firstAlternative(reader, pieces.food, hints)
   if (found.ingredientId === null && prep !== '') {
@@ -437,6 +468,8 @@ function finish(written: string, reader: LineReader, pieces: Pieces): ReadLine {
   isSeveral &&= found.ingredientId !== null
   const isPair = isTwoFoods(reader, pieces.food, found.ingredientId)
   if (isPair) found = { ...found, ingredientId: null }
+  const item = found.ingredientId === null ? undefined : reader.ingredients.get(found.ingredientId)
+  const amount = asWhole(chosen, written, item)
   const notes = asides.filter((aside) => asideAmount(aside, 1) === null)
   const open = amount === null ? (openOf(written) ?? 'unstated') : null
   const findings: ReadFinding[] = [
@@ -460,6 +493,7 @@ function finish(written: string, reader: LineReader, pieces: Pieces): ReadLine {
           words,
         )),
   ]
+  findings.push(...drainedFinding(amount, written, item))
   if (found.isStateGuessed && amount !== null) findings.push(stateFinding(found.ingredientId, reader))
   if (isSeveral)
     findings.push({

@@ -2,40 +2,14 @@ import type { ResolvedLine } from '../composition'
 import { formatAmount, formatNumber, lineMass } from '../measure'
 import type { Amount, Ingredient, Kitchen, UnitId } from '../model'
 import type { Found } from './finding'
+import { namingWords, wordsOf } from './foodWords'
+import { usualMostPct } from './usualShare'
 
-/** The most of a food class that a whole part usually holds, %. Practice. */
-const CLASS_MOST_PCT: Partial<Record<Ingredient['foodClass'], number>> = {
-  salt: 2.5,
-  spice: 2,
-  leavening: 3,
-  gum: 4,
-}
 /** How far above the usual most an amount must be before it reads like a slip. Practice. */
 const SLIP_FACTOR = 3
 /** Parts lighter than this are seasonings themselves: shares say nothing there. g, practice. */
 const LEAST_PART_G = 60
 const SMALLER: readonly UnitId[] = ['tbsp', 'tsp', 'pinch']
-
-/** Roles whose share is small by nature, so that far too much of them is a slip and not a choice. */
-const SMALL_ROLES: ReadonlySet<string> = new Set([
-  'aroma',
-  'salt',
-  'smoke',
-  'colour',
-  'emulsifier',
-  'gel-cold-set',
-  'acid',
-])
-
-/** The usual highest share of a food in a part, %; null where any share can be meant. */
-export function usualMostPct({ functional, foodClass }: Ingredient): number | null {
-  const byClass = CLASS_MOST_PCT[foodClass] ?? null
-  const own = functional?.usualHighPct ?? null
-  if (own === null) return byClass
-  const isSmall =
-    functional?.roles.every((role) => SMALL_ROLES.has(role) || role === 'umami' || role === 'sweet') ?? false
-  return isSmall && own <= 4 ? own : byClass
-}
 
 /** The same number in a smaller unit that would be a usual share: "¼ tsp" for "¼ cup". */
 function likelyMeant(
@@ -84,38 +58,6 @@ export function unitSlips(lines: readonly ResolvedLine[], rawMassG: number, kitc
       },
     ]
   })
-}
-
-const FORMS = new Set([
-  'ground',
-  'dried',
-  'fresh',
-  'whole',
-  'raw',
-  'white',
-  'red',
-  'green',
-  'black',
-  'refined',
-  'extra',
-])
-
-/** Words that name a food in a step, without their plural ending. */
-const wordsOf = (text: string): string[] =>
-  text
-    .toLowerCase()
-    .split(/[^a-z]+/)
-    .filter((word) => word.length > 3 && !FORMS.has(word))
-    .map((word) => word.replace(/(?:es|s)$/, ''))
-
-const namings = new WeakMap<Ingredient, readonly string[]>()
-
-function namingWords(food: Ingredient): readonly string[] {
-  const known = namings.get(food)
-  if (known !== undefined) return known
-  const words = [...new Set(wordsOf([food.name, ...food.otherNames].join(' ')))]
-  namings.set(food, words)
-  return words
 }
 
 /** Lines that no step names. Only where the method speaks of ingredients at all. */

@@ -1,6 +1,6 @@
 import { assess } from '../assess'
 import { resolveLines } from '../composition'
-import { composeLine, formatAmount } from '../measure'
+import { composeLine, formatAmount, VOLUME_UNITS, volumeMeasure } from '../measure'
 import type {
   Amount,
   Dish,
@@ -30,20 +30,17 @@ export interface RoundedDish {
   readonly lines: readonly RoundedLine[]
 }
 
-/** Measures that exist in a kitchen, by unit. @source practice: spoons 1/8 to 3 tsp, tbsp to 4, cups in quarters and thirds */
-const SPOONS = [1 / 8, 1 / 4, 1 / 2, 3 / 4, 1, 1.5, 2, 2.5, 3]
-const TABLESPOONS = [0.5, 1, 1.5, 2, 2.5, 3, 3.5, 4, 5, 6]
-const CUP_PARTS = [0, 1 / 4, 1 / 3, 1 / 2, 2 / 3, 3 / 4]
+/** Units that are measured out in spoons and cups, and change into each other. */
+const SPOONED: ReadonlySet<UnitId> = new Set<UnitId>(['tsp', 'tbsp', 'cup'])
 /** Roles and classes whose share is a dose: they keep their mass exactly. */
 const EXACT_ROLES: ReadonlySet<string> = new Set(['gel-cold-set', 'gel-hot-set', 'salt'])
 const EXACT_CLASSES: ReadonlySet<string> = new Set(['salt', 'leavening', 'gum'])
 /** Kept exactly, grams are still written as a fine scale shows them. */
 const FINE_STEP_G = 0.1
+/** A dose counts as kept within this share. @source practice */
+const DOSE_TOLERANCE = 0.01
 /** A ratio may move by this share through rounding and no more. @source practice */
 const MOST_RATIO_MOVE = 0.02
-
-const nearest = (options: readonly number[], wanted: number): number =>
-  options.reduce((best, option) => (Math.abs(option - wanted) < Math.abs(best - wanted) ? option : best))
 
 /** Step of printed grams: 0.05 below 1, 0.1 to 10, 1 to 100, 5 to 1000, then 10. @source practice */
 function gramStep(grams: number): number {
@@ -63,19 +60,6 @@ function usable(value: number, unit: UnitId | null): number {
     case 'kg':
     case 'L':
       return Number(stepped(value < 1 ? 0.005 : 0.01).toFixed(3))
-    case 'tsp':
-      return value > 4 ? stepped(0.5) : nearest(SPOONS, value)
-    case 'tbsp':
-      return value > 6.5 ? stepped(1) : nearest(TABLESPOONS, value)
-    case 'cup':
-    case 'us-cup':
-    case 'metric-cup': {
-      const whole = Math.floor(value)
-      return nearest(
-        [...CUP_PARTS.map((part) => whole + part), whole + 1].filter((option) => option > 0),
-        value,
-      )
-    }
     case 'can':
     case 'pack':
     case 'block':
@@ -95,19 +79,41 @@ function withAmount(line: FormulaLine, amount: Amount): FormulaLine {
   return { ...line, amount, text: composeLine(formatAmount(amount), line) }
 }
 
-function roundedLine(line: FormulaLine): FormulaLine {
-  if (line.amount === null) return line
-  const terms = line.amount.terms.map((term) => {
+/** Spoons and cups of a line without a range, together, in the fewest measures that are close. */
+function spooned(amount: Amount, kitchen: Kitchen): Amount | null {
+  const isPlain = amount.terms.every(
+    ({ unit, low, high, qualifier, size }) =>
+      unit !== null && SPOONED.has(unit) && low === high && qualifier === null && size === null,
+  )
+  if (!isPlain) return null
+  const mL = amount.terms.reduce(
+    (sum, { sign, low, unit }) => sum + sign * low * (VOLUME_UNITS[unit ?? 'tsp']?.mL[kitchen.region] ?? 0),
+    0,
+  )
+  const found = mL > 0 ? volumeMeasure(mL, kitchen.region) : null
+  return found === null ? null : { ...found.amount, isApproximate: amount.isApproximate }
+}
+
+function usableAmount(amount: Amount, kitchen: Kitchen): Amount {
+  const inSpoons = spooned(amount, kitchen)
+  if (inSpoons !== null) return inSpoons
+  const terms = amount.terms.map((term) => {
     const low = usable(term.low, term.unit)
     return { ...term, low, high: term.high === term.low ? low : Math.max(low, usable(term.high, term.unit)) }
   })
-  return withAmount(line, { ...line.amount, terms })
+  return { ...amount, terms }
+}
+
+function roundedLine(line: FormulaLine, kitchen: Kitchen): FormulaLine {
+  if (line.amount === null) return line
+  const amount = usableAmount(line.amount, kitchen)
+  return formatAmount(amount) === formatAmount(line.amount) ? line : withAmount(line, amount)
 }
 
 /** The line in grams, to the step of a fine scale where that keeps the dose within 1 %, else exactly. */
 function inGrams(line: FormulaLine, massG: number): FormulaLine {
   const shown = Number((Math.round(massG / FINE_STEP_G) * FINE_STEP_G).toFixed(1))
-  const grams = Math.abs(shown / massG - 1) <= 0.01 ? shown : Number(massG.toPrecision(4))
+  const grams = Math.abs(shown / massG - 1) <= DOSE_TOLERANCE ? shown : Number(massG.toPrecision(4))
   const term = {
     sign: 1 as const,
     low: grams,
@@ -149,21 +155,23 @@ function roundPart(
 ): { part: Part; lines: RoundedLine[] } {
   const ratiosOf = (lines: readonly FormulaLine[]): readonly RatioReading[] =>
     assess({ ...dish, parts: [{ ...part, lines: [...lines] }] }, library, kitchen).parts[0]?.ratios ?? []
+  const massOf = (line: FormulaLine): number =>
+    resolveLines({ ...part, lines: [line] }, library, kitchen)[0]?.mass?.value ?? 0
   const before = ratiosOf(part.lines)
   const roundings = resolveLines(part, library, kitchen).map(({ line, food, mass }): Rounding => {
     const keepsDose = food !== null && mass !== null && isExact(food) && mass.value > 0
+    const rounded = roundedLine(line, kitchen)
+    const isUsable = keepsDose && Math.abs(massOf(rounded) / mass.value - 1) <= DOSE_TOLERANCE
     return {
       exact: line,
       food,
       exactG: mass?.value ?? null,
-      line: keepsDose ? (isUsable(line) ? line : inGrams(line, mass.value)) : roundedLine(line),
+      line: keepsDose && !isUsable ? inGrams(line, mass.value) : rounded,
       kept: keepsDose ? 'exact' : null,
     }
   })
   const lines = () => roundings.map(({ line }) => line)
   // Lines whose rounding moves most mass go back to grams first, until every ratio holds.
-  const massOf = (line: FormulaLine): number =>
-    resolveLines({ ...part, lines: [line] }, library, kitchen)[0]?.mass?.value ?? 0
   const byMove = roundings
     .filter(({ kept, exactG }) => kept === null && exactG !== null)
     .sort((a, b) => Math.abs(massOf(b.line) - (b.exactG ?? 0)) - Math.abs(massOf(a.line) - (a.exactG ?? 0)))
@@ -190,10 +198,6 @@ function roundPart(
     }),
   }
 }
-
-/** Whether the amount is already one that a kitchen measures. */
-const isUsable = ({ amount }: FormulaLine): boolean =>
-  amount?.terms.every(({ low, unit }) => Math.abs(usable(low, unit) - low) < 1e-9) ?? true
 
 /**
  * A dish with every amount rounded to a measure that exists, and what that costs.

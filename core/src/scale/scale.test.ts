@@ -167,7 +167,7 @@ describe('roundDish', () => {
     expect(dish.parts[0]?.lines.map(({ text }) => text)).toEqual([
       '1 ⅓ cups white beans',
       '8.1 g salt',
-      '1 ½ tbsp olive oil',
+      '1 tbsp plus 1 tsp olive oil',
     ])
     expect(lines.find(({ name }) => name === 'Salt')).toMatchObject({ kept: 'exact' })
     expect(Math.abs(lines.find(({ name }) => name === 'Salt')?.errorFraction ?? 1)).toBeLessThan(0.01)

@@ -18,7 +18,7 @@ export function WhySheet() {
                 {label}
                 <span className="block text-xs text-ink-2">{source}</span>
               </th>
-              <td className="py-1.5 text-right font-semibold">{value}</td>
+              <td className="py-1.5 text-right font-semibold whitespace-nowrap">{value}</td>
             </tr>
           ))}
         </tbody>
