@@ -248,6 +248,19 @@ export const testLibrary: Library = {
       { id: 'egg', name: 'Egg', group: 'egg', isEuListed: true, isUsListed: true },
     ].map((item) => [item.id, item]),
   ),
+  conversions: [
+    {
+      fromId: 'kidney-beans-dry',
+      toId: 'kidney-beans-cooked',
+      factor: 2.5,
+      low: 2.25,
+      high: 2.7,
+      soakMin: 600,
+      cookMin: 75,
+      how: 'soak and boil',
+      source: 'test',
+    },
+  ],
 }
 
 export const testKitchen: Kitchen = {

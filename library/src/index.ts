@@ -1,4 +1,4 @@
-import type { Allergen, Ingredient, Library, Original } from '@frijol/core/model'
+import type { Allergen, Conversion, Ingredient, Library, Original } from '@frijol/core/model'
 import generated from './generated/library.json'
 
 /** The generated file, checked against core's schemas when it was built and again in the tests. */
@@ -6,6 +6,7 @@ const content = generated as unknown as {
   ingredients: Ingredient[]
   originals: Original[]
   allergens: Allergen[]
+  conversions: Conversion[]
 }
 
 const byId = <T extends { id: string }>(items: readonly T[]): ReadonlyMap<string, T> =>
@@ -16,6 +17,7 @@ export const library: Library = {
   ingredients: byId(content.ingredients),
   originals: byId(content.originals),
   allergens: byId(content.allergens),
+  conversions: content.conversions,
 }
 
 /** The library with a person's own ingredients; an own one replaces a library one of the same id. */

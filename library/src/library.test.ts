@@ -171,6 +171,18 @@ describe('water slack of reference formulas', () => {
   })
 })
 
+describe('conversions', () => {
+  it.each(library.conversions.map((conversion) => [conversion.fromId, conversion] as const))(
+    'of %s keep the dry matter, less what goes into the water',
+    (_from, { fromId, toId, factor }) => {
+      const waterOf = (id: string) => (library.ingredients.get(id)?.per100g.waterG ?? Number.NaN) / 100
+      const keptSolids = (factor * (1 - waterOf(toId))) / (1 - waterOf(fromId))
+      expect(keptSolids).toBeGreaterThan(0.68)
+      expect(keptSolids).toBeLessThan(1.15)
+    },
+  )
+})
+
 describe('own ingredients', () => {
   it('stand beside the library’s, and in place of one of the same id', () => {
     const [first] = foods

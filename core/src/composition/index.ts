@@ -8,4 +8,5 @@ export {
   evaporate,
   type PerGram,
 } from './batch'
+export { mixedIngredient, type OwnFood, ownIngredient } from './ownIngredient'
 export { type ResolvedLine, resolveLines } from './resolve'

@@ -12,6 +12,7 @@ import { toJsonLd } from './jsonLd'
 import { toMarkdown } from './markdown'
 import { formatOf, readRecipes } from './read'
 import type { ReadContext } from './recipe'
+import { numberCell, readTable } from './readTable'
 import { parseJson } from './safeJson'
 import { durationAndTemperature } from './stepFacts'
 
@@ -284,6 +285,11 @@ describe('backup', () => {
     const again = readBackup(makeBackup(content, NOW))
     expect(again).toMatchObject({ ok: true, value: content })
   })
+  it('reads a backup from before packs were kept', () => {
+    const { packs: _packs, ...older } = testKitchen
+    const text = makeBackup({ ...content, kitchen: older as typeof testKitchen }, NOW)
+    expect(readBackup(text)).toMatchObject({ ok: true, value: { kitchen: { packs: [] } } })
+  })
   it('refuses a changed, cut or foreign file', () => {
     const text = makeBackup(content, NOW)
     expect(readBackup(text.replace('Rest before', 'Rest after'))).toMatchObject({
@@ -292,6 +298,29 @@ describe('backup', () => {
     })
     expect(readBackup(text.slice(0, -40))).toMatchObject({ ok: false, issues: [{ code: 'not-json' }] })
     expect(readBackup('{"format":"other"}')).toMatchObject({ ok: false, issues: [{ code: 'not-a-backup' }] })
+  })
+})
+
+describe('tables', () => {
+  it('finds the delimiter and the decimal mark', () => {
+    const german = readTable('\uFEFFName;Preis;g\nBohnen;1,60;1.000\nSalz;0,5;500\n')
+    if (!german.ok) throw new Error('not read')
+    expect(german.value).toMatchObject({
+      columns: ['Name', 'Preis', 'g'],
+      delimiter: ';',
+      isDecimalComma: true,
+    })
+    expect(numberCell('1.000,5', german.value)).toBe(1000.5)
+    const english = readTable('name,price\n"Beans, white",€1.60\n')
+    if (!english.ok) throw new Error('not read')
+    expect(english.value.rows).toEqual([['Beans, white', '€1.60']])
+    expect(numberCell('€1,234.60', english.value)).toBe(1234.6)
+    expect(numberCell(' ', english.value)).toBeNull()
+    expect(numberCell('none', english.value)).toBeNaN()
+  })
+
+  it.each(['', 'just words', 'one\n1', 'a,b'])('says when %j is no table', (text) => {
+    expect(readTable(text)).toMatchObject({ ok: false, issues: [{ code: 'no-table' }] })
   })
 })
 

@@ -72,6 +72,12 @@ describe('lineMass', () => {
     expect(single.high - single.low).toBeCloseTo(4 * (single.mass?.sd ?? 0), 6)
   })
 
+  it('takes the packs of this kitchen, and a stated content over them', () => {
+    const kitchen = { ...testKitchen, packs: [{ ingredientId: 'beans', massG: 255, label: 'tin' }] }
+    expect(massOf('2 cans', beans, '', kitchen).mass?.value).toBeCloseTo(510, 6)
+    expect(massOf('1 (400 g) can', beans, '', kitchen).mass?.value).toBeCloseTo(240, 6)
+  })
+
   it('does not guess what is not known', () => {
     const unknown = food('strange', { foodClass: 'meat' })
     expect(massOf('2 slices', unknown).mass).not.toBeNull()

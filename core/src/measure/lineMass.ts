@@ -192,6 +192,8 @@ function countMass(food: Ingredient, term: AmountTerm, words: string): TermMass 
 /** Two readings of a can's rest after draining agree to about 4 %. Practice. */
 const DRAINED_RSD = 0.04
 const DRAINED_SHARE = 0.6
+/** A pack holds what it says to about 2 %. Practice. */
+const PACK_RSD = 0.02
 
 /** "2 x 400 g tins": what is eaten of them: drained where the liquid is usually poured off. */
 function packMass(
@@ -202,6 +204,10 @@ function packMass(
 ): TermMass | MeasureNote {
   const stated = term.pack
   const can = food.packs[0]
+  const own = kitchen.packs.find(({ ingredientId }) => ingredientId === food.id)
+  if (stated === null && own !== undefined) {
+    return { lowG: term.low * own.massG, highG: term.high * own.massG, rsd: PACK_RSD, notes: [] }
+  }
   if (stated === null) {
     const withMass =
       term.unit === 'can' && can !== undefined
@@ -228,7 +234,7 @@ function packMass(
   return {
     lowG: term.low * content.lowG * share,
     highG: term.high * content.lowG * share,
-    rsd: share < 1 ? DRAINED_RSD : 0.02,
+    rsd: share < 1 ? DRAINED_RSD : PACK_RSD,
     notes: content.notes,
   }
 }

@@ -30,7 +30,7 @@ export {
   StarchClass,
   VolumeMeasure,
 } from './ingredient'
-export { defaultKitchen, Kitchen, MeasureRegion, Price } from './kitchen'
-export type { Allergen, Library } from './library'
+export { defaultKitchen, Kitchen, MeasureRegion, Pack, Price } from './kitchen'
+export type { Allergen, Conversion, Library } from './library'
 export { AttributeId, ATTRIBUTES, FamilyId, FAMILIES, Original } from './original'
 export { fail, type Issue, ok, type Result } from './result'

@@ -11,6 +11,14 @@ export const Price = z.strictObject({
 })
 export type Price = z.infer<typeof Price>
 
+/** A pack as this kitchen buys it. */
+export const Pack = z.strictObject({
+  ingredientId: z.string(),
+  massG: z.number('Enter grams.').positive('Enter what is in the pack, above 0 g.').max(1e6),
+  label: z.string().max(60),
+})
+export type Pack = z.infer<typeof Pack>
+
 /** How this kitchen measures, weighs and counts. */
 export const Kitchen = z.strictObject({
   format: z.literal('frijol/kitchen'),
@@ -23,6 +31,8 @@ export const Kitchen = z.strictObject({
   fineScaleStepG: z.number().positive().max(10).nullable(),
   currency: z.string().regex(/^[A-Z]{3}$/, 'Use a three-letter currency code, such as EUR.'),
   prices: z.array(Price).max(5000),
+  /** Added after the first version of this document: absent there. */
+  packs: z.array(Pack).max(5000).default([]),
 })
 export type Kitchen = z.infer<typeof Kitchen>
 
@@ -35,4 +45,5 @@ export const defaultKitchen: Kitchen = {
   fineScaleStepG: 0.1,
   currency: 'EUR',
   prices: [],
+  packs: [],
 }

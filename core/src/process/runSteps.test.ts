@@ -4,6 +4,7 @@ import { newId, partOf } from '../../test/dishes'
 import { beans, mushroom, testLibrary } from '../../test/foods'
 import { addInto, batchPerGram, emptyBatch } from '../composition'
 import type { Step } from '../model'
+import { conversionOf, converted } from './convert'
 import { isHeating, operationIn } from './operations'
 import { runSteps } from './runSteps'
 
@@ -58,7 +59,6 @@ describe('runSteps', () => {
     const run = runSteps(partOf([], null, { cookedMassG: 50 }), raw(), null)
     expect(run.cooked.waterG).toBeCloseTo(0, 6)
     expect(run.impossibleG).toBeCloseTo(run.cooked.massG - 50, 6)
-    expect(testLibrary.ingredients.size).toBeGreaterThan(0)
   })
 })
 
@@ -80,5 +80,22 @@ describe('operationIn', () => {
     expect(isHeating('bake')).toBe(true)
     expect(isHeating('soak')).toBe(false)
     expect(isHeating(null)).toBe(false)
+  })
+})
+
+describe('converted', () => {
+  const found = conversionOf(testLibrary, 'kidney-beans-cooked')
+  it('goes both ways and returns where it began', () => {
+    if (found === null) throw new Error('no conversion')
+    const dry = converted(found.conversion, 500, 'back')
+    expect(dry).toMatchObject({ foodId: 'kidney-beans-dry', massG: 200 })
+    expect(dry.lowG).toBeLessThan(dry.massG)
+    expect(dry.highG).toBeGreaterThan(dry.massG)
+    expect(converted(found.conversion, dry.massG, 'forward').massG).toBeCloseTo(500, 9)
+  })
+  it('knows which way a food goes', () => {
+    expect(found?.direction).toBe('back')
+    expect(conversionOf(testLibrary, 'kidney-beans-dry')?.direction).toBe('forward')
+    expect(conversionOf(testLibrary, 'walnut')).toBeNull()
   })
 })

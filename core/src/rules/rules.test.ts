@@ -65,6 +65,17 @@ describe('lines that cannot be counted', () => {
   })
 })
 
+describe('packs', () => {
+  it('says when the pack at hand is not the formula’s', () => {
+    const kitchen = { ...testKitchen, packs: [{ ingredientId: 'beans', massG: 500, label: 'tin' }] }
+    const dish = dishOf(partOf(['1 (400 g) can white beans, drained', '1 can white beans']))
+    const found = assess(dish, testLibrary, kitchen).findings.filter(({ rule }) => rule === 'pack-differs')
+    expect(found).toHaveLength(1)
+    expect(found[0]?.remedy).toContain('Weigh out 240 g')
+    expect(rulesOf(dish)).not.toContain('pack-differs')
+  })
+})
+
 describe('safety', () => {
   it('stops at raw kidney beans and names the local food code', () => {
     const { findings } = assess(dishOf(partOf(['200 g dried kidney beans'])), testLibrary, testKitchen)

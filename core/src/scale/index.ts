@@ -1,4 +1,5 @@
 export { type ScaleNote, scaleNotes } from './notes'
 export { roundDish, type RoundedDish, type RoundedLine } from './rounding'
 export { scaleDish, scaleLine, scalePart } from './scaleDish'
+export { shoppingList, type ShoppingItem } from './shopping'
 export { scaleFactor, type ScaleFactor, type ScaleTarget, type VesselId, VESSELS } from './targets'

@@ -8,6 +8,7 @@ import type { Dish } from '../model'
 import { scaleNotes } from './notes'
 import { roundDish } from './rounding'
 import { scaleDish } from './scaleDish'
+import { shoppingList } from './shopping'
 import { scaleFactor, type ScaleTarget } from './targets'
 
 const UNITS = ['g', 'cup', 'tbsp', 'tsp', 'oz', 'mL']
@@ -193,5 +194,29 @@ describe('scaleNotes', () => {
     expect(codes(3)).toEqual(['evaporation', 'cooking-time', 'spice', 'thickener'])
     expect(codes(0.4)).toEqual(['evaporation', 'cooking-time', 'thickener', 'scale-limit'])
     expect(codes(1.1)).toEqual([])
+  })
+})
+
+describe('shoppingList', () => {
+  const kitchen = { ...testKitchen, packs: [{ ingredientId: 'walnut', massG: 150, label: 'bag' }] }
+  it('counts packs, what is left of them, and who could use it', () => {
+    const dish = dishOf(partOf(['200 g walnuts', '300 g cooked kidney beans', '100 g water']))
+    const other = { ...dishOf(partOf(['40 g walnuts'])), name: 'Topping' }
+    const [walnuts, beans, ...rest] = shoppingList(dish, testLibrary, kitchen, [other])
+    expect(walnuts).toMatchObject({
+      massG: 200,
+      packs: { count: 2, label: 'bag' },
+      uses: [{ name: 'Topping', massG: 40 }],
+    })
+    expect(walnuts?.packs?.leftG).toBeCloseTo(100, 6)
+    expect(beans).toMatchObject({ packs: null, dry: { foodId: 'kidney-beans-dry' }, uses: [] })
+    expect(beans?.dry?.massG).toBeCloseTo(120, 6)
+    expect(rest).toEqual([])
+  })
+
+  it('leaves nothing over of a pack that fits', () => {
+    const [walnuts] = shoppingList(dishOf(partOf(['300 g walnuts'])), testLibrary, kitchen, [])
+    expect(walnuts?.packs).toMatchObject({ count: 2 })
+    expect(walnuts?.packs?.leftG).toBeCloseTo(0, 6)
   })
 })

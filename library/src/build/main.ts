@@ -1,10 +1,10 @@
 import { writeFileSync } from 'node:fs'
-import type { Allergen } from '@frijol/core/model'
+import type { Allergen, Conversion } from '@frijol/core/model'
 import { readPublicTable } from './composition'
 import { joinIngredients } from './ingredients'
 import { originalFrom } from './originals'
 import { provenancePage } from './provenance'
-import { readTable, type Row } from './table'
+import { numberIn, readTable, type Row } from './table'
 import { compositionFaults } from './validate'
 
 const data = (name: string): URL => new URL(`../../data/${name}`, import.meta.url)
@@ -27,6 +27,17 @@ const allergens = readTable(data('allergens.csv')).map((row): Allergen => ({
   isEuListed: row['eu_annex_ii'] === 'yes',
   isUsListed: row['us_major'] === 'yes',
 }))
+const conversions = readTable(data('conversions.csv')).map((row): Conversion => ({
+  fromId: row['from'] ?? '',
+  toId: row['to'] ?? '',
+  factor: numberIn(row, 'factor') ?? 0,
+  low: numberIn(row, 'low') ?? 0,
+  high: numberIn(row, 'high') ?? 0,
+  soakMin: numberIn(row, 'soak_min') ?? 0,
+  cookMin: numberIn(row, 'cook_min') ?? 0,
+  how: row['how'] ?? '',
+  source: row['source'] ?? '',
+}))
 const originals = readTable(data('originals.csv')).map(originalFrom)
 
 const known = new Set(allergens.map(({ id }) => id))
@@ -36,6 +47,13 @@ const faults = ingredients.flatMap((ingredient) => [
     .filter((id) => !known.has(id))
     .map((id) => `${ingredient.id}: unknown allergen ${id}`),
 ])
+for (const { fromId, toId, factor, low, high, source } of conversions) {
+  for (const id of [fromId, toId]) {
+    if (!ingredients.some((ingredient) => ingredient.id === id)) faults.push(`conversions: no food ${id}`)
+  }
+  if (!(low <= factor && factor <= high && low > 0) || source === '')
+    faults.push(`conversions: ${fromId} has no sound factor`)
+}
 const ids = new Set<string>()
 for (const { id } of ingredients) {
   if (ids.has(id)) faults.push(`${id} stands twice`)
@@ -51,7 +69,7 @@ if (faults.length > 0) {
 const sorted = [...ingredients].sort((a, b) => a.id.localeCompare(b.id))
 writeFileSync(
   new URL('../generated/library.json', import.meta.url),
-  `${JSON.stringify({ ingredients: sorted, originals, allergens })}\n`,
+  `${JSON.stringify({ ingredients: sorted, originals, allergens, conversions })}\n`,
 )
 writeFileSync(
   new URL('../../../docs/library-provenance.md', import.meta.url),

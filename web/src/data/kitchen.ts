@@ -1,9 +1,9 @@
-import { type BackupContent, defaultKitchen, type Ingredient, type Kitchen } from '@frijol/core/model'
+import { type BackupContent, defaultKitchen, type Ingredient, Kitchen } from '@frijol/core/model'
 import { database } from './database'
 
 export async function readKitchen(): Promise<{ kitchen: Kitchen; own: Ingredient[] }> {
   const [row, own] = await Promise.all([database.kitchen.get('kitchen'), database.ingredients.toArray()])
-  return { kitchen: row?.kitchen ?? defaultKitchen, own }
+  return { kitchen: row === undefined ? defaultKitchen : Kitchen.parse(row.kitchen), own }
 }
 
 export async function saveKitchen(kitchen: Kitchen): Promise<void> {
