@@ -12,11 +12,12 @@ import { indexFoods } from '@frijol/core/measure'
 import { BackupContent, defaultKitchen, type Dish, type Kitchen, type Part } from '@frijol/core/model'
 import { operationIn } from '@frijol/core/process'
 import { library } from '@frijol/library'
-import { current, prices, trials, type WrittenPart, type WrittenTrial } from './moussaka'
+import { current, packs, prices, trials, type WrittenPart, type WrittenTrial } from './moussaka'
 
 const kitchen: Kitchen = {
   ...defaultKitchen,
   name: 'Saltmarsh Row Test Kitchen',
+  packs: packs.map(([ingredientId, massG, label]) => ({ ingredientId, massG, label })),
   prices: prices.map(([ingredientId, price, perG]) => ({ ingredientId, price, perG })),
 }
 const reader = { index: indexFoods(library.ingredients.values()), ingredients: library.ingredients, kitchen }

@@ -179,3 +179,11 @@ export const prices: readonly (readonly [ingredientId: string, price: number, pe
   ['salt', 0.6, 1000],
   ['nutmeg', 2.4, 35],
 ]
+
+/** Packs that the kitchen buys, in grams. Written for the demo: the oyster mushrooms come in more than the formula takes. */
+export const packs: readonly (readonly [ingredientId: string, massG: number, label: string])[] = [
+  ['mushrooms-oyster', 400, 'punnet'],
+  ['walnuts', 250, 'bag'],
+  ['soy-milk', 1028, 'carton'],
+  ['tomato-paste', 200, 'tube'],
+]

@@ -9,4 +9,5 @@ export {
   type PerGram,
 } from './batch'
 export { mixedIngredient, type OwnFood, ownIngredient } from './ownIngredient'
+export { similarFoods, type SimilarFood } from './similar'
 export { type ResolvedLine, resolveLines } from './resolve'

@@ -286,7 +286,8 @@ describe('backup', () => {
     expect(again).toMatchObject({ ok: true, value: content })
   })
   it('reads a backup from before packs were kept', () => {
-    const { packs: _packs, ...older } = testKitchen
+    const older: Partial<typeof testKitchen> = { ...testKitchen }
+    delete older.packs
     const text = makeBackup({ ...content, kitchen: older as typeof testKitchen }, NOW)
     expect(readBackup(text)).toMatchObject({ ok: true, value: { kitchen: { packs: [] } } })
   })

@@ -3,6 +3,7 @@ export { foodTokens } from './foodWords'
 export { composeLine, formatAmount, formatGrams, formatNumber, formatSpread } from './format'
 export { kitchenMeasure, type KitchenMeasure, volumeMeasure } from './kitchenMeasure'
 export { lineMass, type LineMass, type MeasureNote } from './lineMass'
+export { prepBeside } from './prepBeside'
 export { readAmount, readAmountAt } from './readAmount'
 export {
   isMeasuredUnit,

@@ -12,5 +12,13 @@ export {
   watchDish,
   watchDishes,
 } from './dishes'
-export { clashes, readAll, readKitchen, restoreAll, saveKitchen } from './kitchen'
+export {
+  clashes,
+  readAll,
+  readKitchen,
+  removeIngredient,
+  restoreAll,
+  saveIngredients,
+  saveKitchen,
+} from './kitchen'
 export { forgetUnsaved, keepUnsaved, takeUnsaved } from './unsaved'

@@ -47,3 +47,9 @@ export async function restoreAll(content: BackupContent, savedBy: string): Promi
     await kitchen.put({ id: 'kitchen', kitchen: content.kitchen })
   })
 }
+
+export async function saveIngredients(own: readonly Ingredient[]): Promise<void> {
+  await database.ingredients.bulkPut([...own])
+}
+
+export const removeIngredient = (id: string): Promise<void> => database.ingredients.delete(id)

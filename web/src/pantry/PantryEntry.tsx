@@ -1,6 +1,11 @@
 import type { Ingredient, Nutrient } from '@frijol/core/model'
-import { useLibrary } from '../store'
-import { Chip } from '../ui'
+import { removeOwnFood, useLibrary } from '../store'
+import { similarFoods } from '@frijol/core/composition'
+import { useMemo, useState } from 'react'
+import { toast } from 'sonner'
+import { Button, CardTitle, Chip } from '../ui'
+import { Convert } from './Convert'
+import { OwnFoodSheet } from './OwnFoodSheet'
 import { PriceForm } from './PriceForm'
 
 const ROWS: readonly (readonly [Nutrient, string, string])[] = [
@@ -85,13 +90,71 @@ function Facts({ food }: { food: Ingredient }) {
   )
 }
 
-/** One ingredient: composition, measures, functions, price; each figure with its source. */
-export function PantryEntry({ food }: { food: Ingredient }) {
+/** Foods that do some of the same jobs, with the allergens they bring or spare. */
+function Substitutes({ food, onChoose }: { food: Ingredient; onChoose: (id: string) => void }) {
   const library = useLibrary()
+  const similar = useMemo(() => similarFoods(food, library), [food, library])
+  if (similar.length === 0) return null
+  const names = (ids: readonly string[]) =>
+    ids.map((id) => library.allergens.get(id)?.name.toLowerCase() ?? id).join(', ')
+  return (
+    <div>
+      <CardTitle title="Does some of the same" aside="amount and process differ" />
+      <ul className="m-0 list-none ps-0 text-sm">
+        {similar.map(({ food: other, overlap, brings, spares }) => (
+          <li
+            key={other.id}
+            className="flex items-baseline justify-between gap-3 border-t border-line/70 py-1"
+          >
+            <button
+              type="button"
+              className="rounded text-left underline underline-offset-2"
+              onClick={() => onChoose(other.id)}
+            >
+              {other.name}
+            </button>
+            <span className="text-right text-[13px] text-ink-2">
+              {Math.round(overlap * 100)} % of the jobs
+              {brings.length > 0 && `; brings ${names(brings)}`}
+              {spares.length > 0 && `; spares ${names(spares)}`}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </div>
+  )
+}
+
+/** One ingredient: composition, measures, functions, price; each figure with its source. */
+export function PantryEntry({ food, onChoose }: { food: Ingredient; onChoose: (id: string) => void }) {
+  const library = useLibrary()
+  const [isEditing, setEditing] = useState(false)
+  const remove = async () => {
+    const putBack = await removeOwnFood(food)
+    toast(`${food.name} is out of the pantry.`, {
+      duration: 10_000,
+      action: { label: 'Put it back', onClick: () => void putBack() },
+    })
+  }
   return (
     <>
-      <h2 className="m-0 text-xl">{food.name}</h2>
-      <p className="m-0 mt-0.5 text-sm text-ink-2">also {food.otherNames.slice(0, 8).join(', ')}</p>
+      <div className="flex flex-wrap items-start gap-2">
+        <h2 className="m-0 text-xl">{food.name}</h2>
+        {food.origin === 'own' && (
+          <div className="ml-auto flex gap-2">
+            <Button onClick={() => setEditing(true)}>Change</Button>
+            <Button tone="danger" onClick={() => void remove()}>
+              Take out
+            </Button>
+          </div>
+        )}
+      </div>
+      {food.origin === 'own' && (
+        <OwnFoodSheet food={food} isOpen={isEditing} onClose={() => setEditing(false)} onKept={onChoose} />
+      )}
+      {food.otherNames.length > 0 && (
+        <p className="m-0 mt-0.5 text-sm text-ink-2">also {food.otherNames.slice(0, 8).join(', ')}</p>
+      )}
       <div className="mt-2 flex flex-wrap gap-1.5">
         {(food.functional?.roles ?? []).map((role) => (
           <Chip key={role}>{role.replaceAll('-', ' ')}</Chip>
@@ -125,7 +188,9 @@ export function PantryEntry({ food }: { food: Ingredient }) {
         </table>
         <div className="grid gap-5">
           <Facts food={food} />
+          <Convert food={food} />
           <PriceForm food={food} />
+          <Substitutes food={food} onChoose={onChoose} />
         </div>
       </div>
     </>

@@ -157,7 +157,7 @@ export const takeUpTrial = (parts: readonly Part[], fromNumber: number): Command
 export const replaceFormula = (proposed: Dish, label: string): Command => ({
   label,
   apply: (dish) => {
-    dish.parts = proposed.parts as Draft<Part>[]
+    dish.parts = proposed.parts
     dish.aim.portions = proposed.aim.portions
   },
 })

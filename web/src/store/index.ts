@@ -30,4 +30,16 @@ export {
 export { keepTrial, useTrials } from './trials'
 export { newId } from './ids'
 export { askWhy, useWhy } from './why'
-export { type ScaledDish, useScaled } from './scaling'
+export { type ScaledDish, useScaled, useShopping } from './scaling'
+export {
+  guessColumns,
+  importPantry,
+  keepOwnFood,
+  keepPartAsFood,
+  PANTRY_FIELDS,
+  type PantryField,
+  pantryCsv,
+  type PantryRow,
+  pantryRows,
+  removeOwnFood,
+} from './pantry'

@@ -1,8 +1,17 @@
 import type { Dish } from '@frijol/core/model'
-import { roundDish, type RoundedLine, scaleDish, type ScaleNote, scaleNotes } from '@frijol/core/scale'
+import {
+  roundDish,
+  type RoundedLine,
+  scaleDish,
+  type ScaleNote,
+  scaleNotes,
+  type ShoppingItem,
+  shoppingList,
+} from '@frijol/core/scale'
 import { useMemo } from 'react'
 import { useKitchenStore, useLibrary } from './kitchen'
 import { useDish } from './selectors'
+import { useShelf } from './shelf'
 
 /** A proposal: the dish scaled, what rounding did to each line, and what does not scale. */
 export interface ScaledDish {
@@ -22,4 +31,16 @@ export function useScaled(factor: number | null, isRounded: boolean): ScaledDish
     const exact = scaleDish(dish, factor)
     return isRounded ? { ...roundDish(exact, library, kitchen), notes } : { dish: exact, lines: [], notes }
   }, [factor, isRounded, dish, library, kitchen])
+}
+
+/** What to buy for the open dish, with left-overs that other dishes on the shelf could take. */
+export function useShopping(): readonly ShoppingItem[] {
+  const dish = useDish()
+  const library = useLibrary()
+  const kitchen = useKitchenStore((state) => state.kitchen)
+  const rows = useShelf()
+  return useMemo(() => {
+    const others = (rows ?? []).flatMap((row) => (row.dish.id === dish.id ? [] : [row.dish]))
+    return shoppingList(dish, library, kitchen, others)
+  }, [dish, library, kitchen, rows])
 }

@@ -3,7 +3,8 @@ import type { Part, PartAssessment, Step } from '@frijol/core/model'
 import { operationIn } from '@frijol/core/process'
 import { useState } from 'react'
 import { useSearchParams } from 'react-router'
-import { commands, newId, partOf, run, useAssessment, useDish } from '../../store'
+import { toast } from 'sonner'
+import { commands, keepPartAsFood, newId, partOf, run, useAssessment, useDish } from '../../store'
 import { Button, Card, CardTitle, Empty, NumberField, TextArea } from '../../ui'
 import { StepRow } from './StepRow'
 
@@ -143,6 +144,12 @@ function Yield({ part, reading }: { part: Part; reading: PartAssessment }) {
     return null
   }
   const { rawMassG, cookedMassG, cookedBasis, water } = reading
+  const keep = async () => {
+    const kept = await keepPartAsFood(part.id)
+    toast(
+      kept.ok ? `${kept.value.name} is in the pantry.` : (kept.issues[0]?.message ?? 'It could not be kept.'),
+    )
+  }
   return (
     <Card className="grid gap-3 p-4">
       <CardTitle title="Yield" aside={BASIS[cookedBasis]} />
@@ -158,6 +165,7 @@ function Yield({ part, reading }: { part: Part; reading: PartAssessment }) {
         onChange={change}
         hint="Weigh the cooked part once; the weighed mass wins over the steps. Clear it to follow the steps again."
       />
+      <Button onClick={() => void keep()}>Keep this part as an ingredient</Button>
       <p className="m-0 text-xs text-ink-2">
         Only water leaves a step here: salt, protein and fat stay in the food. Follow your local food code for
         core temperatures and cooling.

@@ -1,3 +1,4 @@
+import { prepBeside } from '@frijol/core/measure'
 import type { Finding, FormulaLine } from '@frijol/core/model'
 import { useState } from 'react'
 import { commands, rereadLine, run, useLibrary } from '../../store'
@@ -9,21 +10,6 @@ export interface FoodCellProps {
   name: string
   colour: string
   finding: Finding | null
-}
-
-/** Words of the line that are not the food's own name: how it is cut and kept. */
-function prepOf(line: FormulaLine, name: string): string {
-  const own = new Set(name.toLowerCase().split(/[^\p{L}]+/u))
-  const extra = line.food.split(/\s+/).filter((word) => {
-    const bare = word.toLowerCase().replace(/[^\p{L}-]/gu, '')
-    return (
-      /^(?:chopped|diced|sliced|minced|grated|shredded|crushed|toasted|soaked|melted|sifted|mashed|finely|roughly)$/.test(
-        bare,
-      ) && !own.has(bare)
-    )
-  })
-  const prep = line.prep.split(/,\s*/).filter((piece) => !own.has(piece.toLowerCase()))
-  return [extra.join(' '), ...prep].filter((text) => text !== '').join(', ')
 }
 
 /** The food as understood. A click opens the whole line for editing in place; an unknown food asks for a choice. */
@@ -67,7 +53,7 @@ export function FoodCell({ partId, line, name, colour, finding }: FoodCellProps)
         onClick={() => setDraft(line.text)}
       >
         {name === '' ? line.text : name}{' '}
-        <small className="text-[13px] text-ink-2">{prepOf(line, name)}</small>
+        <small className="text-[13px] text-ink-2">{prepBeside(line, name)}</small>
       </button>
       {isUnknown ? (
         <button

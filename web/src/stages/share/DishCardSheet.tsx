@@ -1,4 +1,4 @@
-import { formatGrams, kitchenMeasure } from '@frijol/core/measure'
+import { formatGrams, kitchenMeasure, prepBeside } from '@frijol/core/measure'
 import type { FormulaLine, LineReading, PartAssessment, Totals } from '@frijol/core/model'
 import { useAssessment, useDish, useKitchenStore, useLibrary } from '../../store'
 import { Card } from '../../ui'
@@ -54,6 +54,9 @@ export function DishCardSheet({ withCups }: { withCups: boolean }) {
   )
 }
 
+const prepOf = (line: FormulaLine | undefined, name: string): string =>
+  line === undefined ? '' : prepBeside(line, name)
+
 function LineTable({
   part,
   lines,
@@ -75,7 +78,7 @@ function LineTable({
       </thead>
       <tbody>
         {part.lines.map((line, at) => (
-          <Row key={line.lineId} line={line} prep={lines[at]?.prep ?? ''} withCups={withCups} />
+          <Row key={line.lineId} line={line} prep={prepOf(lines[at], line.name)} withCups={withCups} />
         ))}
       </tbody>
     </table>

@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { backupText, useAssessment, useDish } from '../../store'
 import { Button, Card, CardTitle, HeaderActions, saveFile } from '../../ui'
 import { DishCardSheet } from './DishCardSheet'
+import { ToBuy } from './ToBuy'
 
 const fileName = (name: string): string =>
   name
@@ -79,6 +80,7 @@ export function ShareStage() {
             />
           </ul>
         </Card>
+        <ToBuy />
       </div>
     </div>
   )
