@@ -185,6 +185,12 @@ const LINES: readonly (readonly [text: string, foodId: string, lowG: number, hig
   ['1 cup chikpeas, cooked', 'chickpeas-cooked', 145, 182],
   ['200 g vitl wheat gluten', 'vital-wheat-gluten', 199, 201],
   ['1 avacado', 'avocado', 75, 230],
+  ['1 tbsp white wine or cider vinegar', 'vinegar-wine', 13, 17],
+  ['2 400g tins plum tomatoes', 'tomatoes-plum-canned', 780, 820],
+  ['1 vegetable stock cube dissolved in 500 ml boiling water', 'stock-powder', 8, 12],
+  ['1 bunch (about 60 g) flat-leaf parsley, chopped', 'parsley-fresh', 50, 70],
+  ['2 carrots (approx. 150g), peeled and grated', 'carrot', 126, 174],
+  ['1 pkg. tempeh (8 oz)', 'tempeh', 215, 240],
 ]
 
 describe('ordinary recipe lines', () => {

@@ -1,5 +1,5 @@
 import type { Amount, AmountTerm, Ingredient, Kitchen, OpenAmount, UnitId } from '../model'
-import { findFood, type FoodChoice, type FoodIndex } from './findFood'
+import { findFood, type FoodChoice, type FoodIndex, type FoundFood } from './findFood'
 import { foodTokens, PREP_WORDS } from './foodWords'
 import { lineMass } from './lineMass'
 import { type FoundAmount, readAmountAt } from './readAmount'
@@ -239,29 +239,25 @@ const hintsOf = (amount: Amount | null, prep: string, asides: readonly string[])
 /** The food of "soy or oat milk" and "tamari/soy sauce": the first named, and that there were several. */
 function firstAlternative(reader: LineReader, food: string, hints: readonly string[]) {
   const whole = findFood(reader.index, food, hints)
-  const parts = food.split(/\s+or\s+|\s*\/\s*/i).filter((part) => part.trim() !== '')
-  const [first, second] = parts
-  if (parts.length < 2 || first === undefined || second === undefined)
-    return { found: whole, isSeveral: false }
+  const [first, second] = food.split(/\s+or\s+|\s*\/\s*/i).filter((part) => part.trim() !== '')
+  if (first === undefined || second === undefined) return { found: whole, isSeveral: false }
   const alone = findFood(reader.index, first, hints)
-  if (alone.ingredientId !== null) {
-    const isOnlyAdjective =
-      whole.ingredientId !== null &&
-      whole.ingredientId !== alone.ingredientId &&
-      first.split(/\s+/).length === 1
-    return {
-      found:
-        isOnlyAdjective && /milk|flour|oil|sauce|vinegar/i.test(second)
-          ? (borrowed(reader, first, second, hints) ?? alone)
-          : alone,
-      isSeveral: true,
-    }
-  }
-  return { found: borrowed(reader, first, second, hints) ?? whole, isSeveral: true }
+  const joined = borrowed(reader, first, second, hints)
+  const kindOfFood = (found: FoundFood | null): string | undefined =>
+    found?.ingredientId == null ? undefined : reader.ingredients.get(found.ingredientId)?.foodClass
+  const other = findFood(reader.index, second, hints)
+  const isShortened =
+    joined !== null && joined.ingredientId !== alone.ingredientId && kindOfFood(joined) === kindOfFood(other)
+  if (joined !== null && (alone.ingredientId === null || isShortened))
+    return { found: joined, isSeveral: true }
+  return { found: alone.ingredientId === null ? whole : alone, isSeveral: true }
 }
 
+/** "white wine or cider vinegar": the first with the last word of the second, when that has one to lend. */
 function borrowed(reader: LineReader, first: string, second: string, hints: readonly string[]) {
-  const head = second.split(/\s+/).at(-1) ?? ''
+  const words = second.split(/\s+/)
+  const head = words.at(-1)
+  if (words.length < 2 || head === undefined) return null
   const joined = findFood(reader.index, `${first} ${head}`, hints)
   return joined.ingredientId === null ? null : joined
 }

@@ -186,8 +186,13 @@ export function joinIngredients(tables: Tables): Joined {
       isTexturised: extras.has('texturised'),
       glutenDevelopment: texture,
       volumes: [...measures.volumes, ...typedDensity(extras.get('density'))],
-      counts: [...measures.counts, ...typedCount(extras.get('count'))],
-      packs: measures.packs,
+      counts: [
+        ...measures.counts.filter(({ unit }) => unit !== 'can' || !extras.has('wholetin')),
+        ...typedCount(extras.get('count')),
+      ],
+      packs: extras.has('wholetin')
+        ? measures.packs.map((pack) => ({ ...pack, drainedG: pack.netG }))
+        : measures.packs,
       holding: wetAdjusted(
         holdingOf(similar, tables.classHolding.get(foodClass)),
         foodClass,
