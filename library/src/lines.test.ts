@@ -129,6 +129,39 @@ const LINES: readonly (readonly [text: string, foodId: string, lowG: number, hig
   ['1 cup almond flour', 'almond-flour', 80, 120],
   ['1 cup unsweetened almond milk', 'almond-milk', 220, 258],
   ['2 cups unsweetened soy or oat milk', 'soy-milk', 460, 515],
+  ['1½ cups cooked chickpeas (or one 15 oz can, drained)', 'chickpeas-cooked', 220, 272],
+  ['between 2 and 3 cups of water', 'water', 470, 712],
+  ['1/8th tsp turmeric', 'turmeric', 0.25, 0.5],
+  ['three quarters of a cup of oat milk', 'oat-milk', 170, 196],
+  ['a third of a cup of sugar', 'sugar-white', 61, 72],
+  ['several leaves of basil', 'basil-fresh', 0.4, 4],
+  ['Wheat gluten ... 150g', 'vital-wheat-gluten', 149, 151],
+  ['½ lemon (juice)', 'lemon-juice', 11, 34],
+  ['2 tbsp low salt soy sauce', 'soy-sauce-reduced-sodium', 29, 38],
+  ['4 free-range eggs', 'egg-whole', 170, 230],
+  ['1 cup non dairy yogurt', 'plant-yogurt-cultured', 220, 275],
+  ['1 tbsp gluten-free soy sauce', 'tamari', 15, 20],
+  ['1 cup gluten-free oats', 'oats-rolled', 69, 93],
+  ['scant 1 cup soy milk', 'soy-milk', 200, 247],
+  ['heaping ½ tsp smoked paprika', 'smoked-paprika', 1.1, 3.6],
+  ['1 packet of active dry yeast', 'yeast-dry', 6.5, 7.5],
+  ['4 slices wholemeal bread', 'bread-wholemeal', 78, 147],
+  ['the zest of half an orange', 'orange-zest', 0.9, 8.2],
+  ['2cm knob ginger, peeled', 'ginger-fresh', 1.9, 17.5],
+  ['5cm piece of ginger', 'ginger-fresh', 4.7, 43.5],
+  ['1 (2-inch) piece fresh ginger', 'ginger-fresh', 4.8, 44],
+  ['2" piece ginger', 'ginger-fresh', 4.8, 44],
+  ['1 "block" firm tofu', 'tofu-firm', 360, 430],
+  ['1 bulb of garlic', 'garlic-raw', 16, 64],
+  ['10 peppercorns', 'black-pepper', 0.15, 0.65],
+  ['1 strip kombu (10 cm)', 'kelp-dried', 1.1, 11],
+  ['2 green chillies, finely chopped', 'chilli-green', 8, 48],
+  ['2 red chillies', 'chilli-red', 2, 46],
+  ['1 cup frozen spinach', 'spinach-frozen', 130, 182],
+  ['1½ cups (180g) vital wheat gluten flour', 'vital-wheat-gluten', 179, 181],
+  ['1 cup cooked farro', 'farro-cooked', 160, 228],
+  ['400 g tofu, cut in 2 cm cubes', 'tofu-firm', 398, 402],
+  ['1 cup 1-inch cubed potatoes', 'potato', 120, 180],
   ['1 tbsp soy sauce or tamari', 'soy-sauce', 15, 19],
   ['3 tbsp low-sodium soy sauce', 'soy-sauce-reduced-sodium', 43, 56],
   ['1 tbsp tamari', 'tamari', 15.5, 20],
@@ -209,6 +242,17 @@ describe('ordinary recipe lines', () => {
   })
 })
 
+describe('one name for several foods', () => {
+  it.each([
+    ['1 cup plant milk', ['almond-milk', 'oat-milk', 'soy-milk']],
+    ['1/2 cup plant cream', ['oat-cream', 'soy-cream']],
+  ])('%s is left to the person', (text, choices) => {
+    const read = readLine(text, reader)
+    expect(read.ingredientId).toBeNull()
+    expect(read.choices.map(({ ingredientId }) => ingredientId).sort()).toEqual(choices)
+  })
+})
+
 describe('foods that must not be taken for others', () => {
   it.each([
     '1 cup almond cake',
@@ -217,7 +261,7 @@ describe('foods that must not be taken for others', () => {
     '1 cup oat cookies',
     '100 g walnut oil cake',
     '1 jar cashew cheese',
-    '1 cup beer',
+    '1 cup ginger beer',
     '500 g pork shoulder',
     '1 cup honey',
     '1 cup dragonfruit',
@@ -227,6 +271,21 @@ describe('foods that must not be taken for others', () => {
     '1 lemon tart',
     '1 tsp onion jam',
     'Salt and pepper',
+    '1 cup vegan parmesan',
+    '1 lb plant-based ground beef',
+    '1 vegan egg',
+    '200 g vegan feta',
+    '100 g vegan bacon',
+    '1 cup dairy-free milk',
+    '1/2 cup vegan heavy cream',
+    '1 cup gluten-free flour',
+    '1 cup gluten-free breadcrumbs',
+    '1 tbsp fat-free yogurt',
+    '1 cup mustard greens',
+    '1 cup beet greens',
+    '1 tsp celery salt',
+    '1 tsp garlic salt',
+    '1 cup sweet potato fries',
   ])('%s', (text) => {
     expect(readLine(text, reader).ingredientId).toBeNull()
   })

@@ -1,5 +1,6 @@
 import { distance } from 'fastest-levenshtein'
 import type { Ingredient } from '../model'
+import { goesAgainst } from './claims'
 import { CHANGER_WORDS, foodTokens, STATE_WORDS, WEAK_WORDS } from './foodWords'
 
 export interface FoodChoice {
@@ -145,6 +146,15 @@ function usualState(ingredient: Ingredient): boolean {
   return ingredient.state === (isSmall ? 'dry' : 'cooked')
 }
 
+type Ranked = readonly [Ingredient, { readonly score: number; readonly tokens: number }]
+
+/** One name for several foods, such as "plant milk": the person chooses. States of one food are told apart elsewhere. */
+const isTied = ([food, best]: Ranked, next: Ranked | undefined): boolean =>
+  next !== undefined &&
+  next[0].state === food.state &&
+  next[1].tokens === best.tokens &&
+  Math.abs(next[1].score - best.score) < 1e-9
+
 /**
  * Finds the food that a text names: synonyms of several regions, plurals, typing mistakes, states ("cooked", "dry").
  *
@@ -166,6 +176,7 @@ export function findFood(index: FoodIndex, text: string, hints: readonly string[
       const base = nameScore(name, asked)
       if (base < OFFERED / 2) continue
       for (const ingredient of name.ingredients) {
+        if (goesAgainst(asked.tokens, ingredient)) continue
         const score = base * stateFit(ingredient, asked)
         const known = scores.get(ingredient)
         if (known === undefined || score > known.score)
@@ -182,7 +193,7 @@ export function findFood(index: FoodIndex, text: string, hints: readonly string[
     .filter(([, { score }]) => score >= OFFERED)
     .slice(0, MOST_CHOICES)
     .map(([{ id }, { score }]) => ({ ingredientId: id, score: Math.min(1, Math.max(0, score)) }))
-  const isSure = best[1].score >= SURE
+  const isSure = best[1].score >= SURE && !isTied(best, ranked[1])
   const isStateGuessed =
     isSure &&
     best[0].state !== null &&

@@ -1,3 +1,5 @@
+import { joinClaims } from './claims'
+
 /** Words of a recipe line that say how a food is cut or handled; they do not name it. */
 const PREP = `chopped diced sliced minced grated shredded crushed peeled crumbled cubed torn halved quartered pitted
 trimmed rinsed drained melted softened beaten toasted mashed julienned thawed deseeded seeded squeezed pressed stemmed
@@ -8,8 +10,9 @@ juiced zested whisked mixed dissolved prepared room temperature lukewarm tepid u
 
 /** Words that praise or bound without changing what the food is. */
 const WEAK = `of the a an and or in with from for each about optional organic good quality best store bought shop homemade home made
-your my favourite favorite our any type kind style vegan plant based dairy free gluten large small medium big plain natural pure
-ripe unripe extra premium local unsalted salted unsweetened sweetened low sodium reduced salt no added sugar regular
+your my favourite favorite our any type kind style vegan plant based dairy free range dairyfree eggfree
+glutenfree wheatfree nutfree soyfree large small medium big plain natural pure
+ripe unripe extra premium local unsalted salted unsweetened sweetened low sodium reduced no added sugar regular
 standard ordinary young baby mini new whole piece pieces chunk chunks clove cloves stalk stalks stick sticks sprig
 sprigs sheet sheets head heads bunch cap caps slice slices leaf leaves block blocks can cans tin tins pack packs floret
 florets cube cubes segment wedge wedges strip strips ring rings cm mm inch inches thick tbsp tsp total weight net roughly
@@ -43,15 +46,17 @@ soup salad noodle pasta starch seed zest peel sprout chip crisp cracker cake pie
 essence protein isolate burger sausage mince egg bran germ puree ketchup dressing pickle pickled candied smoked
 fermented bouillon cube gravy crumb dough wrap tortilla roll biscuit cookie candy chocolate marinade seasoning blend mix
 rub glaze spread pate loaf curry stew tea coffee liquor brine water sugar pudding custard ice nugget jerky bacon ham
-steak fillet meat fish chicken beef lamb pork turkey duck shrimp prawn tuna salmon gelatin honey mayonnaise mayo`
+steak fillet meat fish chicken beef lamb pork turkey duck shrimp prawn tuna salmon gelatin honey mayonnaise mayo salt greens fry creamer`
 
 const list = (words: string): readonly string[] => words.split(/\s+/).filter((word) => word !== '')
 
 /**
  * A food word reduced for comparing: lower case, no accents or apostrophes, singular.
- * Applied to both sides, so an odd singular does no harm.
+ * Applied to both sides, so an odd singular does no harm ("chilli" and "chillies" both give "chilly").
  */
 export function foodStem(word: string): string {
+  if (word.endsWith('i') && word.length > 4) return `${word.slice(0, -1)}y`
+  if (word === 'greens') return word
   if (word.length < 4 || !word.endsWith('s') || /(?:ss|us|is|as)$/.test(word)) return word
   if (word.endsWith('ies') && word.length > 4) return `${word.slice(0, -3)}y`
   if (word === 'leaves' || word === 'halves' || word === 'loaves') return `${word.slice(0, -3)}f`
@@ -65,7 +70,7 @@ export function foodTokens(text: string): string[] {
     .toLowerCase()
     .normalize('NFD')
     .replace(/[\u0300-\u036f'’`]/g, '')
-  return plain.split(/[^a-z0-9]+/).flatMap((word) => (word === '' ? [] : [foodStem(word)]))
+  return joinClaims(plain.split(/[^a-z0-9]+/).flatMap((word) => (word === '' ? [] : [foodStem(word)])))
 }
 
 const stems = (words: string): ReadonlySet<string> => new Set(list(words).map(foodStem))

@@ -1,6 +1,6 @@
 import type { Amount, AmountTerm, CountMeasure, Ingredient, Kitchen, Measured, UnitId } from '../model'
 import { APPROXIMATE_RSD, handfulG, HEAPED_CUP, PACKED_LEAVES, QUALIFIERS, SIZE_FACTORS } from './qualifiers'
-import { GESTURE_RSD, GRAMS_PER, PACK_UNITS, VOLUME_UNITS } from './units'
+import { GESTURE_RSD, GRAMS_PER, LENGTH_MM, PACK_UNITS, VOLUME_UNITS } from './units'
 
 /** Something about an amount that the cook should know. */
 export interface MeasureNote {
@@ -161,8 +161,26 @@ const USUAL_PIECES: Partial<Record<UnitId, readonly [number, number]>> = {
   knob: [15, 0.35],
 }
 
+/** A length of a food that has a piece of a known length: "25 mm piece". */
+function lengthMass(food: Ingredient, { unit, low, high }: AmountTerm, mm: number): TermMass | MeasureNote {
+  for (const { unit: name, massG, rsd } of food.counts) {
+    const pieceMm = Number(/^(\d+) mm piece/.exec(name)?.[1])
+    if (pieceMm > 0) {
+      const perUnit = (massG / pieceMm) * mm
+      return { lowG: low * perUnit, highG: high * perUnit, rsd, notes: [] }
+    }
+  }
+  return {
+    code: 'no-piece-mass',
+    message: `What one ${unit ?? ''} of ${food.name.toLowerCase()} weighs is not known.`,
+    remedy: 'Weigh it and write grams.',
+  }
+}
+
 function countMass(food: Ingredient, term: AmountTerm, words: string): TermMass | MeasureNote {
   const { unit, size, low, high } = term
+  const mm = unit === null ? undefined : LENGTH_MM[unit]
+  if (mm !== undefined) return lengthMass(food, term, mm)
   if (unit === 'handful') {
     const each = handfulG(food.foodClass) * (size === null ? 1 : SIZE_FACTORS[size])
     const heaped = term.qualifier === 'heaping' || term.qualifier === 'generous' ? 1.3 : 1

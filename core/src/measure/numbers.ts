@@ -11,7 +11,7 @@ const VULGAR = '¼½¾⅐⅑⅒⅓⅔⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞'
 const MIXED_VULGAR = new RegExp(`(\\d+)[ \\u00a0-]?([${VULGAR}])`, 'y')
 const MIXED_ASCII = /(\d+)(?:[ \u00a0-]+|\s+(?:and|&)\s+)(\d{1,2})\s?[/⁄∕]\s?(\d{1,2})(?!\d)/y
 const MIXED_AND_VULGAR = new RegExp(`(\\d+)\\s+(?:and|&)\\s+([${VULGAR}])`, 'y')
-const FRACTION = /(\d{1,2})\s?[/⁄∕]\s?(\d{1,2})(?![\d.,]*\d)/y
+const FRACTION = /(\d{1,2})\s?[/⁄∕]\s?(\d{1,2})(?:ths?\b)?(?![\d.,]*\d)/y
 const LONE_VULGAR = new RegExp(`[${VULGAR}]`, 'y')
 const THOUSANDS_COMMA = /\d{1,3}(?:,\d{3})+(?!\d)(?:\.\d+)?/y
 const THOUSANDS_DOT = /[1-9]\d{0,2}(?:\.\d{3})+(?!\d)(?:,\d+)?/y
@@ -35,6 +35,7 @@ const NUMBER_WORDS: Record<string, number> = {
   eleven: 11,
   twelve: 12,
   dozen: 12,
+  several: 4,
   half: 0.5,
   quarter: 0.25,
   third: 1 / 3,
@@ -101,7 +102,7 @@ function wordAt(text: string, at: number): FoundNumber | null {
   let end = at + word[0].length
   const rest = text.slice(end, end + 24).toLowerCase()
   if (first === 'a' || first === 'an') {
-    const vague = /^\s+(couple|few|dozen|half|quarter|third)\b(?:\s+of\b(?!\s+a\b))?/.exec(rest)
+    const vague = /^\s+(couple|few|dozen|half|quarter|third)\b(?:\s+of\b(?:\s+an?\b)?)?/.exec(rest)
     if (vague !== null) {
       end += vague[0].length
       if (vague[1] === 'couple') return exact(2, end)
@@ -118,7 +119,7 @@ function wordAt(text: string, at: number): FoundNumber | null {
   }
   const tail = /^\s+and\s+(?:an?\s+|one\s+)?(half|quarter|third)\b/.exec(rest)
   if (tail !== null) return exact(value + (FRACTION_WORDS[tail[1] ?? ''] ?? 0), end + tail[0].length)
-  const times = /^[\s-]+(quarters?|thirds?|half|dozen)\b/.exec(rest)
+  const times = /^[\s-]+(quarters?|thirds?|half|dozen)\b(?:\s+of\s+an?\b)?/.exec(rest)
   if (times !== null) {
     const factor = times[1] === 'dozen' ? 12 : (FRACTION_WORDS[times[1] ?? ''] ?? 1)
     return exact(value * factor, end + times[0].length)
@@ -127,6 +128,18 @@ function wordAt(text: string, at: number): FoundNumber | null {
 }
 
 const CONNECTOR = /\s*(?:-|–|—|~|\bto\b|\bor\b|\bbis\b)\s*/iy
+
+const BETWEEN = /between\s+/iy
+
+/** "between 2 and 3": what follows "between". */
+function betweenAt(text: string, at: number, options: NumberOptions): FoundNumber | null {
+  const low = digitsAt(text, at, options) ?? wordAt(text, at)
+  const and = low === null ? null : matchAt(/\s+and\s+/iy, text, low.end)
+  if (low === null || and === null) return null
+  const start = low.end + and[0].length
+  const high = digitsAt(text, start, options) ?? wordAt(text, start)
+  return high === null || high.high <= low.low ? null : { low: low.low, high: high.high, end: high.end }
+}
 
 /**
  * Reads a number or a range at a place in a text: "1 1/2", "1½", "2–3", "1 or 2", "1,5", "half a", "a couple of".
@@ -140,6 +153,8 @@ export function readNumber(text: string, at: number, options: NumberOptions): Fo
   const digits = digitsAt(text, at, options)
   const dozen = digits === null ? null : matchAt(/\s+dozen\b/iy, text, digits.end)
   if (digits !== null && dozen !== null) return exact(digits.low * 12, digits.end + dozen[0].length)
+  const led = matchAt(BETWEEN, text, at)
+  if (led !== null) return betweenAt(text, at + led[0].length, options)
   const first = digits ?? wordAt(text, at)
   if (first === null) return null
   const connector = matchAt(CONNECTOR, text, first.end)

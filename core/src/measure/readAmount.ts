@@ -1,7 +1,7 @@
 import type { Amount, AmountTerm, QualifierId, SizeId, UnitId } from '../model'
 import { type NumberOptions, readNumber } from './numbers'
 import { QUALIFIER_WORDS, SIZE_WORDS } from './qualifiers'
-import { GRAMS_PER, PACK_UNITS, unitKind, unitNamed, VOLUME_UNITS } from './units'
+import { GRAMS_PER, LENGTH_MM, PACK_UNITS, unitKind, unitNamed, VOLUME_UNITS } from './units'
 
 /** An amount found at a place in a text, other wordings of it ("/ 14 oz"), and where it ends. */
 export interface FoundAmount {
@@ -29,6 +29,8 @@ const LONG_UNITS: readonly (readonly [RegExp, UnitId])[] = [
   [/(?:australian|aussie|au)\s+(?:tablespoons?|tbsps?)\b/iy, 'au-tbsp'],
   [/(?:rice\s+cooker\s+cups?|go)\b/iy, 'go'],
 ]
+/** What a length is a length of, once the food says the rest: "2 cm knob ginger". */
+const LENGTH_OF = /[\s-]*(?:long\s+)?(?:pieces?|knobs?|chunks?|lengths?|strips?|sheets?|thumbs?)\b/iy
 const QUALIFIER =
   /(?:(firmly|tightly|loosely|lightly|well)[\s-]+)?(level|levelled|scant|scanty|generous|good|rounded|heaping|heaped|packed|sifted|dipped)\b/iy
 const SIZE =
@@ -45,6 +47,7 @@ const skipSpace = (text: string, at: number): number => at + (stick(SPACE, text,
 
 /** Reads a unit word at a place, over a joining hyphen ("14-oz"). */
 export function readUnit(text: string, at: number): { unit: UnitId; end: number } | null {
+  if (/["″”]/.test(text[at] ?? '')) return { unit: 'inch', end: at + 1 }
   let start = skipSpace(text, at)
   if (text[start] === '-' && /[A-Za-z]/.test(text[start + 1] ?? '')) start += 1
   for (const [pattern, unit] of LONG_UNITS) {
@@ -125,6 +128,24 @@ function readPack(
   return { unit: container.unit, pack: best, end: container.end }
 }
 
+/** "1 (2-inch) piece", "two 3 cm knobs": so many of a stated length. */
+function readLengths(text: string, low: number, high: number, at: number, options: NumberOptions) {
+  let start = skipSpace(text, at)
+  const isBracketed = text[start] === '('
+  if (isBracketed) start += 1
+  const length = readNumber(text, start, options)
+  const unit = length === null ? null : readUnit(text, length.end)
+  if (length === null || unit === null || LENGTH_MM[unit.unit] === undefined) return null
+  if (isBracketed && text[unit.end] !== ')') return null
+  const end = isBracketed ? unit.end + 1 : unit.end
+  const of = stick(LENGTH_OF, text, end)
+  if (of === null) return null
+  return {
+    term: term({ low: low * length.low, high: high * length.high, unit: unit.unit }),
+    end: end + of[0].length,
+  }
+}
+
 function readCounted(
   text: string,
   low: number,
@@ -135,6 +156,8 @@ function readCounted(
   const times = stick(TIMES, text, at)
   const pack = readPack(text, times === null ? at : at + times[0].length, options)
   if (pack !== null) return { term: term({ low, high, unit: pack.unit, pack: pack.pack }), end: pack.end }
+  const lengths = readLengths(text, low, high, times === null ? at : at + times[0].length, options)
+  if (lengths !== null) return lengths
   if (times === null) return null
   const inner = readTerm(text, at + times[0].length, options)
   if (inner === null || inner.term.unit === null) return null
@@ -164,6 +187,10 @@ function readTerm(text: string, at: number, options: NumberOptions): FoundTerm |
     isMore = end > before
   }
   const unit = readUnit(text, end)
+  if (unit !== null && LENGTH_MM[unit.unit] !== undefined) {
+    const of = stick(LENGTH_OF, text, unit.end)
+    return { term: term({ low, high, unit: unit.unit, size }), end: unit.end + (of?.[0].length ?? 0) }
+  }
   if (unit !== null) {
     end = unit.end
     if (size !== null && unit.unit !== 'handful' && unitKind(unit.unit) !== 'count') {
@@ -178,6 +205,14 @@ function readTerm(text: string, at: number, options: NumberOptions): FoundTerm |
     }
   }
   return { term: term({ low, high, unit: unit?.unit ?? null, qualifier, size }), end }
+}
+
+/** "scant 1 cup", "heaping ½ tsp": the qualifier before the number. */
+function readLedTerm(text: string, at: number, options: NumberOptions): FoundTerm | null {
+  const led = readQualifier(text, at)
+  const found = led === null ? null : readTerm(text, skipSpace(text, led.end), options)
+  if (led === null || found === null || found.term.unit === null) return null
+  return { ...found, term: { ...found.term, qualifier: found.term.qualifier ?? led.qualifier } }
 }
 
 const unitSize = (unit: UnitId): number => GRAMS_PER[unit] ?? VOLUME_UNITS[unit]?.mL.us ?? 1
@@ -236,7 +271,8 @@ export function readAmountAt(text: string, at: number, options: NumberOptions): 
   let start = skipSpace(text, at)
   const approximate = stick(APPROXIMATE, text, start)
   if (approximate !== null) start += approximate[0].length
-  const first = readTerm(text, start, options) ?? readGesture(text, start)
+  const first =
+    readTerm(text, start, options) ?? readLedTerm(text, start, options) ?? readGesture(text, start)
   if (first === null) return null
   const ranged = readUnitRange(text, first, options)
   const { terms, end: afterTerms } = readFurtherTerms(text, ranged, options)

@@ -45,10 +45,12 @@ const OPEN: readonly (readonly [RegExp, OpenAmount])[] = [
 const OPTIONAL = /\boptional\b/i
 const JUICED =
   /^(?:the\s+)?(?:(finely\s+grated\s+|grated\s+)?(juice|zest|rind))(?:\s+and\s+(juice|zest|rind))?\s+(?:of|from)\s+/i
+/** "½ lemon (juice)" */
+const JUICE_ASIDE = /\s*\((?:the\s+)?(juice|zest)(?:d|ed)?(?:\s+only)?\)/i
 const JUICED_AFTER = /\b(?:juiced|juice only|juice of)\b/i
 const ZESTED_AFTER = /\b(?:zested|zest only)\b/i
 const CITRUS = /\b(lemon|lime|orange)s?\b/i
-const TRAILING = /(?:\s*[-–—:,=]\s*|\s+)((?:about |approx\.? |~ ?)?[\d.½¼¾⅓⅔⅛⅜⅝⅞][^,;:]*)$/i
+const TRAILING = /(?:\s*(?:[-–—:,=…]|\.{2,})\s*|\s+)((?:about |approx\.? |~ ?)?[\d.½¼¾⅓⅔⅛⅜⅝⅞][^,;:]*)$/i
 const TIMES_COUNT = /^(.*\S)\s*[x×]\s*(\d{1,3})$/i
 
 interface Split {
@@ -167,7 +169,7 @@ function takeAmount(text: string): Measured {
   const end = readAmountAt(written, 0, options)
   const left = end === null ? '' : written.slice(end.end).trim()
   const isWholeEnd = end !== null && (left === '' || foodTokens(left).every((token) => PREP_WORDS.has(token)))
-  const hasSeparator = /[-–—:,=]/.test(trailing[0].slice(0, trailing[0].length - written.length))
+  const hasSeparator = /[-–—:,=…]|\.\./.test(trailing[0].slice(0, trailing[0].length - written.length))
   if (!isWholeEnd || (end.amount.terms[0]?.unit == null && !hasSeparator))
     return { amount: null, alternates: [], rest: text }
   return {
@@ -202,7 +204,6 @@ function readJuiced(text: string): { amount: Amount; food: string; prep: string;
       ? ZESTED_AFTER.test(after) && !JUICED_AFTER.test(after)
       : !/juice/i.test(`${led[2] ?? ''}${led[3] ?? ''}`)
   if (led === null && !isZest && !JUICED_AFTER.test(after)) return null
-  if (isZest && name !== 'lemon') return null
   const unit: UnitId = isZest ? 'zested' : 'juiced'
   const base = term ?? {
     sign: 1 as const,
@@ -222,7 +223,8 @@ function readJuiced(text: string): { amount: Amount; food: string; prep: string;
 }
 
 const hintsOf = (amount: Amount | null, prep: string, asides: readonly string[]): string[] => {
-  const words = `${prep} ${asides.join(' ')}`.toLowerCase()
+  const own = asides.filter((aside) => !/^or\b/i.test(aside))
+  const words = `${prep} ${own.join(' ')}`.toLowerCase()
   const hints: string[] = []
   const unit = amount?.terms[0]?.unit
   if (unit === 'can') hints.push('canned')
@@ -314,10 +316,13 @@ function isTwoFoods(reader: LineReader, food: string, whole: string | null): boo
   if (parts.length !== 2 || first === undefined || second === undefined) return false
   const left = findFood(reader.index, first).ingredientId
   const right = findFood(reader.index, second).ingredientId
-  return left !== null && right !== null && left !== right && (whole === left || whole === right)
+  return (
+    left !== null && right !== null && left !== right && (whole === null || whole === left || whole === right)
+  )
 }
 
-const SECOND_AMOUNT = /\s+(?:\+|plus|and|mixed with|with|in)\s+(?=[\d½¼¾⅓⅔⅛])/i
+const SECOND_AMOUNT =
+  /(?<!\b(?:cut|slic|dic|chop|torn|tear|broken|split|cub|crumbl)\w*)\s+(?:\+|plus|and|mixed with|with|in)\s+(?=[\d½¼¾⅓⅔⅛])/i
 const PACKING_LIQUID =
   /\s+in\s+(?:brine|water|salted water|(?:its|their)(?: own)? juices?|juice|syrup|a can|tomato juice)\b/i
 
@@ -383,7 +388,7 @@ export function readLine(written: string, reader: LineReader): ReadLine {
     }
   }
   const text = written.replace(BULLET, '').replace(/\s+/g, ' ').trim()
-  const juiced = readJuiced(text)
+  const juiced = readJuiced(text.replace(JUICE_ASIDE, ', $1 only'))
   if (juiced !== null) return finish(written, reader, { ...juiced, alternates: [], asides: [], rest: text })
   return readPlain(written, text, reader)
 }

@@ -54,6 +54,9 @@ export const VOLUME_UNITS: Partial<Record<UnitId, VolumeUnit>> = {
   glug: everywhere(15, true),
 }
 
+/** Millimetres in one of a length unit: a length of ginger or seaweed stands for a piece of that length. */
+export const LENGTH_MM: Partial<Record<UnitId, number>> = { cm: 10, inch: 25.4 }
+
 /** Relative sd of gestures that no spoon measures. Practice. */
 export const GESTURE_RSD: Partial<Record<UnitId, number>> = {
   pinch: 0.4,
@@ -135,6 +138,8 @@ const NAMES: Record<UnitId, string> = {
   pod: 'pod pods',
   bar: 'bar bars',
   strip: 'strip strips',
+  cm: 'cm centimetre centimetres centimeter centimeters',
+  inch: 'inch inches',
   juiced: '',
   zested: '',
 }
@@ -180,6 +185,7 @@ const SHOWN: Partial<Record<UnitId, readonly [string, string]>> = {
   pinch: ['pinch', 'pinches'],
   dash: ['dash', 'dashes'],
   splash: ['splash', 'splashes'],
+  inch: ['inch', 'inches'],
 }
 const UNINFLECTED: ReadonlySet<UnitId> = new Set<UnitId>([
   'g',
@@ -191,6 +197,7 @@ const UNINFLECTED: ReadonlySet<UnitId> = new Set<UnitId>([
   'cL',
   'dL',
   'L',
+  'cm',
   'tsp',
   'tbsp',
   'go',

@@ -57,6 +57,8 @@ export const UnitId = z.enum([
   'pod',
   'bar',
   'strip',
+  'cm',
+  'inch',
   'juiced',
   'zested',
 ])
