@@ -37,6 +37,12 @@ describe('frijol', () => {
     ])
   })
 
+  it('says how it is used when asked', () => {
+    const { status, stdout, stderr } = frijol(['--help'])
+    expect([status, stderr]).toEqual([0, ''])
+    for (const word of ['lines', 'assess', 'scale', '--portions', '--have']) expect(stdout).toContain(word)
+  })
+
   it('runs as a program, from standard input to standard output', () => {
     const run = (args: string[], input: string) =>
       spawnSync(process.execPath, [bin, ...args], { input, encoding: 'utf8' })

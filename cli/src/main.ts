@@ -70,6 +70,7 @@ function libraryEntries({ food, file }: Options) {
 /** What a command prints: a JSON value, or a file's text. */
 function run(options: Options, streams: Streams): unknown {
   const kitchen = kitchenFor(options)
+  const dish = () => one(dishesFrom(options, kitchen, streams))
   switch (options.command) {
     case 'lines': {
       const { reader } = contextFor(kitchen)
@@ -81,15 +82,11 @@ function run(options: Options, streams: Streams): unknown {
     case 'read':
       return dishesFrom(options, kitchen, streams)
     case 'assess':
-      return assess(withAim(one(dishesFrom(options, kitchen, streams)), options), library, kitchen)
+      return assess(withAim(dish(), options), library, kitchen)
     case 'scale':
-      return scaled(
-        withAim(one(dishesFrom(options, kitchen, streams)), { ...options, portions: null }),
-        kitchen,
-        options,
-      )
+      return scaled(withAim(dish(), { ...options, portions: null }), kitchen, options)
     case 'export':
-      return exported(withAim(one(dishesFrom(options, kitchen, streams)), options), kitchen, options.as)
+      return exported(withAim(dish(), options), kitchen, options.as)
     case 'library':
       return libraryEntries(options)
     default:
@@ -106,6 +103,10 @@ const standard: Streams = {
 /** Runs a command. Exit code 0 done, 2 the input is at fault; a defect throws. */
 export function main(argv: readonly string[], streams: Streams = standard): number {
   try {
+    if (argv.includes('--help') || argv.includes('-h')) {
+      streams.out(`${USAGE}\n`)
+      return 0
+    }
     const result = run(readOptions(argv), streams)
     const text = typeof result === 'string' ? result : JSON.stringify(result, null, 2)
     streams.out(text.endsWith('\n') ? text : `${text}\n`)

@@ -138,7 +138,7 @@ function usualState(ingredient: Ingredient): boolean {
   if (ingredient.foodClass === 'grain') return ingredient.state === 'dry'
   if (ingredient.foodClass === 'soy') return ingredient.state === 'dry'
   if (ingredient.foodClass === 'herb') {
-    const isTender = /parsley|basil|mint|dill/i.test(ingredient.name)
+    const isTender = /parsley|basil|mint|dill|coriander/i.test(ingredient.name)
     return ingredient.state === (isTender ? 'fresh' : 'dry')
   }
   if (ingredient.foodClass !== 'pulse') return ingredient.state === 'fresh' || ingredient.state === 'frozen'

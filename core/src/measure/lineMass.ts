@@ -157,7 +157,6 @@ const USUAL_PIECES: Partial<Record<UnitId, readonly [number, number]>> = {
   slice: [28, 0.3],
   stalk: [40, 0.35],
   clove: [3, 0.3],
-  bunch: [60, 0.4],
   knob: [15, 0.35],
 }
 
@@ -177,6 +176,9 @@ function lengthMass(food: Ingredient, { unit, low, high }: AmountTerm, mm: numbe
   }
 }
 
+/** A bunch of herbs; bunches of vegetables differ too much. g with rsd. Practice. */
+const HERB_BUNCH = [60, 0.4] as const
+
 function countMass(food: Ingredient, term: AmountTerm, words: string): TermMass | MeasureNote {
   const { unit, size, low, high } = term
   const mm = unit === null ? undefined : LENGTH_MM[unit]
@@ -195,7 +197,8 @@ function countMass(food: Ingredient, term: AmountTerm, words: string): TermMass 
     const factor = isOwnSize ? 1 : SIZE_FACTORS[size] / (usual ? SIZE_FACTORS.large / 1.2 : 1)
     return { lowG: low * piece.massG * factor, highG: high * piece.massG * factor, rsd: piece.rsd, notes: [] }
   }
-  const usual = unit === null ? undefined : USUAL_PIECES[unit]
+  const isHerbBunch = unit === 'bunch' && food.foodClass === 'herb'
+  const usual = unit === null ? undefined : isHerbBunch ? HERB_BUNCH : USUAL_PIECES[unit]
   if (usual !== undefined) {
     const factor = size === null ? 1 : SIZE_FACTORS[size]
     return { lowG: low * usual[0] * factor, highG: high * usual[0] * factor, rsd: usual[1], notes: [] }

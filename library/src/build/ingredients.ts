@@ -108,20 +108,22 @@ function wetAdjusted(
   return isDryWetClass ? { ...holding, coldGPerG: 1.5, hotGPerG: 2 } : holding
 }
 
-const typedCount = (cell: string | undefined): CountMeasure[] => {
-  if (cell === undefined) return []
-  const [unit = '', massG, rsd] = cell.split(':')
-  return [
-    {
-      form: null,
-      unit,
-      massG: Number(massG),
-      rsd: Number(rsd) / 100,
-      edibleFraction: null,
-      source: 'practice',
-    },
-  ]
-}
+/** "spear:16:30/bunch:300:25": pieces with grams and relative sd in percent. */
+const typedCounts = (cell: string | undefined): CountMeasure[] =>
+  (cell ?? '')
+    .split('/')
+    .filter((entry) => entry !== '')
+    .map((entry) => {
+      const [unit = '', massG, rsd] = entry.split(':')
+      return {
+        form: null,
+        unit,
+        massG: Number(massG),
+        rsd: Number(rsd) / 100,
+        edibleFraction: null,
+        source: 'practice',
+      }
+    })
 const typedDensity = (cell: string | undefined): VolumeMeasure[] => {
   if (cell === undefined) return []
   const [gPerMl, rsd] = cell.split(':')
@@ -188,7 +190,7 @@ export function joinIngredients(tables: Tables): Joined {
       volumes: [...measures.volumes, ...typedDensity(extras.get('density'))],
       counts: [
         ...measures.counts.filter(({ unit }) => unit !== 'can' || !extras.has('wholetin')),
-        ...typedCount(extras.get('count')),
+        ...typedCounts(extras.get('count')),
       ],
       packs: extras.has('wholetin')
         ? measures.packs.map((pack) => ({ ...pack, drainedG: pack.netG }))
