@@ -81,7 +81,7 @@ async function pantryBench(page) {
     buffer: Buffer.from(`name,protein,fat,carb\n${rows.join('\n')}\n`),
   })
   await page.getByRole('button', { name: 'Take over 2000 rows' }).click()
-  await page.getByText(/^2451 fit/).waitFor()
+  await page.getByText(/^2\d{3} fit/).waitFor()
   const longestFrame = async (act) => {
     await page.evaluate(() => {
       window.frames = []
@@ -118,7 +118,7 @@ async function pantryBench(page) {
   const said = ({ longest, over, count }) =>
     `longest frame ${longest.toFixed(0)} ms, ${over} of ${count} over 50 ms`
   console.log(
-    `pantry of 2,451 items: idle ${said(idle)}; scrolling ${said(scroll)}; searching ${said(search)}   (aim: none over 50 ms)`,
+    `pantry of 2,000 own items and the library: idle ${said(idle)}; scrolling ${said(scroll)}; searching ${said(search)}   (aim: none over 50 ms)`,
   )
 }
 

@@ -8,16 +8,17 @@ import { parseIngredient } from 'parse-ingredient'
 
 const median = (values: number[]): number => values.sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0
 
-/** Median time of one call in ms, over batches, after a warm-up. */
-function timeOf(work: () => unknown, batches = 15, perBatch = 60): number {
-  for (let at = 0; at < perBatch * 3; at += 1) work()
-  return median(
-    Array.from({ length: batches }, () => {
-      const start = performance.now()
-      for (let at = 0; at < perBatch; at += 1) work()
-      return (performance.now() - start) / perBatch
-    }),
-  )
+function timeOnce(work: () => unknown, calls: number): number {
+  const start = performance.now()
+  for (let at = 0; at < calls; at += 1) work()
+  return performance.now() - start
+}
+
+/** Median ratio of `work` to `base`, each pair timed back to back so that a busy machine slows both. */
+function ratioOf(work: () => unknown, base: () => unknown, pairs = 41, calls = 30): number {
+  timeOnce(work, calls * 4)
+  timeOnce(base, calls * 4)
+  return median(Array.from({ length: pairs }, () => timeOnce(work, calls) / timeOnce(base, calls)))
 }
 
 /** The demo's two parts twice: 40 lines in 4 parts. */
@@ -49,15 +50,21 @@ const edited = (): Dish => ({
 const cold = (): Dish => ({ ...dish, parts: dish.parts.map(freshLines) })
 
 const text = JSON.stringify(dish)
-const baseline = timeOf(() => JSON.stringify(JSON.parse(text)))
-const afterEdit = timeOf(() => assess(edited(), library, kitchen))
-const fromCold = timeOf(() => assess(cold(), library, kitchen))
+const copy = () => JSON.stringify(JSON.parse(text))
+const afterEdit = ratioOf(() => assess(edited(), library, kitchen), copy)
+/** Dishes never seen before, made outside the timing. */
+const unseen = Array.from({ length: 41 * 30 + 30 * 4 }, cold)
+const fromCold = ratioOf(() => {
+  const next = unseen.pop()
+  if (next === undefined) throw new Error('no unseen dish left')
+  return assess(next, library, kitchen)
+}, copy)
 const lineCount = dish.parts.reduce((count, part) => count + part.lines.length, 0)
 console.log(
   `assess, ${lineCount} lines in ${dish.parts.length} parts, against JSON.parse + stringify of the same document:`,
 )
-console.log(`  after an edit of one line  x${(afterEdit / baseline).toFixed(2)}`)
-console.log(`  nothing remembered         x${(fromCold / baseline).toFixed(2)}   (aim: at most x5)`)
+console.log(`  after an edit of one line  x${afterEdit.toFixed(2)}`)
+console.log(`  nothing remembered         x${fromCold.toFixed(2)}   (aim: at most x5)`)
 
 const reader: LineReader = {
   index: indexFoods(library.ingredients.values()),
@@ -70,10 +77,14 @@ const read = (line: string): void => {
   const item = ingredientId === null ? undefined : library.ingredients.get(ingredientId)
   if (amount !== null && item !== undefined) lineMass(amount, item, food, defaultKitchen)
 }
-const perPackage = timeOf(() => written.forEach((line) => parseIngredient(line)), 15, 20)
-const perOurs = timeOf(() => written.forEach(read), 15, 20)
+const reading = ratioOf(
+  () => written.forEach(read),
+  () => written.forEach((line) => parseIngredient(line)),
+  41,
+  10,
+)
 console.log(
-  `reading a line to food and grams, against the parse-ingredient package alone: x${(perOurs / perPackage).toFixed(2)}   (aim: at most x3)`,
+  `reading a line to food and grams, against the parse-ingredient package alone: x${reading.toFixed(2)}   (aim: at most x3)`,
 )
 
 /** Every line differs, so that nothing can be remembered. */

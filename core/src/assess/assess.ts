@@ -51,13 +51,9 @@ function dishFindings(
     placed(found, null),
   )
   const names = [dish.name, ...dish.parts.map(({ name }) => name)].join(' ')
+  const lines = works.flatMap((work) => work.lines)
   const missing = dish.parts.flatMap((part) =>
-    usedUnlisted(
-      works.flatMap(({ lines }) => lines),
-      part.steps,
-      names,
-      library,
-    ).map((found) => placed(found, part.id)),
+    usedUnlisted(lines, part.steps, names, library).map((found) => placed(found, part.id)),
   )
   const animal = foods.find(({ food }) => isAnimal(food))
   const animals: Finding[] =

@@ -116,7 +116,9 @@ const SOLIDS_FIELD: Partial<Record<Ingredient['foodClass'], BatchField>> = {
   gluten: 'cerealSolidsG',
 }
 
-export const emptyBatch = (): Batch => Object.fromEntries(BATCH_FIELDS.map((field) => [field, 0])) as Batch
+const EMPTY: Readonly<Batch> = Object.fromEntries(BATCH_FIELDS.map((field) => [field, 0])) as Batch
+
+export const emptyBatch = (): Batch => ({ ...EMPTY })
 
 function fillWater(batch: Batch, { holding }: Ingredient, waterG: number): void {
   const cold = Math.min(holding?.coldGPerG ?? waterG, HOLDING_CAP_G_PER_G)

@@ -26,6 +26,7 @@ const SUMMED = [
   'organicAcidG',
 ] as const satisfies readonly (keyof Composition)[]
 type Summed = (typeof SUMMED)[number]
+const NOTHING_KNOWN = Object.fromEntries(SUMMED.map((nutrient) => [nutrient, null])) as Record<Summed, null>
 
 /** A line of more than this share of the mass that lacks a value makes the total a lower bound. @source practice */
 const NOTABLE_SHARE = 0.01
@@ -60,10 +61,7 @@ function costOf(lines: readonly ResolvedLine[], kitchen: Kitchen, rawMassG: numb
 export function sumLines(lines: readonly ResolvedLine[], kitchen: Kitchen): Sums {
   let massG = 0
   for (const { mass } of lines) massG += mass?.value ?? 0
-  const values = Object.fromEntries(SUMMED.map((nutrient) => [nutrient, null])) as Record<
-    Summed,
-    number | null
-  >
+  const values: Record<Summed, number | null> = { ...NOTHING_KNOWN }
   const atLeast = new Set<string>()
   for (const { food, mass, line } of lines) {
     if (food === null || mass === null) {
@@ -84,10 +82,7 @@ export function sumLines(lines: readonly ResolvedLine[], kitchen: Kitchen): Sums
 
 /** Adds the sums of parts. */
 export function addSums(all: readonly Sums[]): Sums {
-  const values = Object.fromEntries(SUMMED.map((nutrient) => [nutrient, null])) as Record<
-    Summed,
-    number | null
-  >
+  const values: Record<Summed, number | null> = { ...NOTHING_KNOWN }
   const atLeast = new Set<string>()
   let massG = 0
   let cost: number | null = null

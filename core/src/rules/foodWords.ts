@@ -30,13 +30,13 @@ export const wordsOf = (text: string): string[] =>
     .filter((word) => word.length > 3 && !FORMS.has(word))
     .map((word) => word.replace(/(?:oes|es|s)$/, ''))
 
-const namings = new WeakMap<Ingredient, readonly string[]>()
+const namings = new WeakMap<Ingredient, ReadonlySet<string>>()
 
 /** Every word by which a food may be named. Kept for each ingredient object. */
-export function namingWords(food: Ingredient): readonly string[] {
+export function namingWords(food: Ingredient): ReadonlySet<string> {
   const known = namings.get(food)
   if (known !== undefined) return known
-  const words = [...new Set(wordsOf([food.name, ...food.otherNames].join(' ')))]
+  const words = new Set(wordsOf([food.name, ...food.otherNames].join(' ')))
   namings.set(food, words)
   return words
 }

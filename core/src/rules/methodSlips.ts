@@ -13,15 +13,17 @@ interface Mention {
   readonly isPartial: boolean
 }
 
-const lineNames = new WeakMap<ResolvedLine, ReadonlySet<string>>()
+const writtenWords = new WeakMap<ResolvedLine, readonly string[]>()
 
-/** Words that can name a line's food; kept for each resolved line. */
-function namesOfLine(line: ResolvedLine): ReadonlySet<string> {
-  const known = lineNames.get(line)
-  if (known !== undefined) return known
-  const names = new Set([...(line.food === null ? [] : namingWords(line.food)), ...wordsOf(line.line.food)])
-  lineNames.set(line, names)
-  return names
+/** Whether a word can name a line's food: by the library's names or by the line's own. */
+function isNamed(line: ResolvedLine, word: string): boolean {
+  if (line.food !== null && namingWords(line.food).has(word)) return true
+  let written = writtenWords.get(line)
+  if (written === undefined) {
+    written = wordsOf(line.line.food)
+    writtenWords.set(line, written)
+  }
+  return written.includes(word)
 }
 
 /** The listed food that an amount in a step is of: the one named by most of the words after it, then the nearest. */
@@ -31,10 +33,9 @@ function lineOf({ after }: StepAmount, lines: readonly ResolvedLine[]): Resolved
   let bestPlace = Number.POSITIVE_INFINITY
   for (const line of lines) {
     if (line.food === null) continue
-    const names = namesOfLine(line)
-    const place = after.findIndex((word) => names.has(word))
+    const place = after.findIndex((word) => isNamed(line, word))
     if (place < 0) continue
-    const hits = after.filter((word) => names.has(word)).length
+    const hits = after.filter((word) => isNamed(line, word)).length
     if (hits > bestHits || (hits === bestHits && place < bestPlace)) {
       best = line
       bestHits = hits
@@ -121,6 +122,30 @@ function foodNames(library: Library): ReadonlyMap<string, Ingredient> {
   return names
 }
 
+interface Named {
+  /** The one or two words that named it. */
+  readonly words: readonly string[]
+  readonly food: Ingredient
+}
+
+const namedIn = new WeakMap<Step, { readonly library: Library; readonly foods: readonly Named[] }>()
+
+/** Foods of the library that a step names; kept for each step. */
+function foodsNamedIn(step: Step, library: Library): readonly Named[] {
+  const known = namedIn.get(step)
+  if (known?.library === library) return known.foods
+  const names = foodNames(library)
+  const { words } = stepWords(step)
+  const foods = words.flatMap((word, at): Named[] => {
+    const pair = `${word} ${words[at + 1] ?? ''}`
+    const key = names.has(pair) ? pair : word
+    const food = names.get(key)
+    return food === undefined ? [] : [{ words: key.split(' '), food }]
+  })
+  namedIn.set(step, { library, foods })
+  return foods
+}
+
 /**
  * Foods that the steps name and no part lists.
  * @param listed every line of the dish, so that a sauce made in another part counts as listed
@@ -132,19 +157,17 @@ export function usedUnlisted(
   otherWords: string,
   library: Library,
 ): Found[] {
-  if (steps.length === 0) return []
-  const names = foodNames(library)
-  const known = new Set(wordsOf(otherWords))
-  for (const line of listed) for (const name of namesOfLine(line)) known.add(name)
   const found = new Map<string, Ingredient>()
+  const listedIds = new Set(listed.map(({ food }) => food?.id))
+  let ofOthers: ReadonlySet<string> | null = null
   for (const step of steps) {
-    const { words } = stepWords(step)
-    words.forEach((word, at) => {
-      const pair = `${word} ${words[at + 1] ?? ''}`
-      const key = names.has(pair) ? pair : word
-      const food = names.get(key)
-      if (food !== undefined && !key.split(' ').some((part) => known.has(part))) found.set(food.id, food)
-    })
+    for (const { words, food } of foodsNamedIn(step, library)) {
+      if (listedIds.has(food.id) || found.has(food.id)) continue
+      if (listed.some((line) => words.some((word) => isNamed(line, word)))) continue
+      ofOthers ??= new Set(wordsOf(otherWords))
+      const others = ofOthers
+      if (!words.some((word) => others.has(word))) found.set(food.id, food)
+    }
   }
   return [...found.values()].slice(0, 4).map((food) => ({
     rule: 'used-unlisted',

@@ -64,8 +64,11 @@ export function unitSlips(lines: readonly ResolvedLine[], rawMassG: number, kitc
 export function unusedLines(lines: readonly ResolvedLine[], stepTexts: readonly string[]): Found[] {
   if (stepTexts.length === 0) return []
   const text = stepTexts.join(' ').toLowerCase()
-  const isNamed = ({ food, line }: ResolvedLine): boolean =>
-    food !== null && [...namingWords(food), ...wordsOf(line.food)].some((word) => text.includes(word))
+  const isNamed = ({ food, line }: ResolvedLine): boolean => {
+    if (food === null) return false
+    for (const word of namingWords(food)) if (text.includes(word)) return true
+    return wordsOf(line.food).some((word) => text.includes(word))
+  }
   const counted = lines.filter(({ food }) => food !== null)
   const unused = counted.filter((line) => !isNamed(line))
   const isAllIn = /\ball (?:the )?(?:ingredients|dry|wet)|everything|remaining|rest of the/.test(text)
