@@ -35,6 +35,7 @@ describe('ownIngredient', () => {
   it.each([
     [{ ...values, waterG: 60 }, 'sum'],
     [{ ...values, proteinG: 60 }, 'sum'],
+    [{ proteinG: 80, fatG: 50 }, 'sum'],
     [{ ...values, saturatedFatG: 5 }, 'saturated'],
     [{ ...values, sugarsG: 90 }, 'sugars'],
     [{ ...values, sodiumMg: -1 }, 'negative'],

@@ -53,7 +53,8 @@ function withWater(per100g: Partial<Composition>): Partial<Composition> {
 function faults(per100g: Composition): Issue[] {
   const found: Issue[] = []
   const sum = MASS_PARTS.reduce((total, part) => total + (per100g[part] ?? 0), 0)
-  if (per100g.waterG !== null && Math.abs(sum - 100) > SUM_TOLERANCE_G) {
+  const isShort = per100g.waterG !== null && sum < 100 - SUM_TOLERANCE_G
+  if (isShort || sum > 100 + SUM_TOLERANCE_G) {
     found.push(
       issue(
         'sum',
