@@ -1,0 +1,65 @@
+import { assess } from '@frijol/core/assess'
+import { render, screen } from '@testing-library/react'
+import userEvent from '@testing-library/user-event'
+import { beforeEach, describe, expect, it } from 'vitest'
+import {
+  addBlankDish,
+  closeDish,
+  commands,
+  loadKitchen,
+  openDish,
+  run,
+  typedLine,
+  undo,
+  useKitchenStore,
+  useOpenDish,
+} from '../../store'
+import { Findings } from './Findings'
+
+function Shown() {
+  const dish = useOpenDish((state) => state.dish)
+  const { library, kitchen } = useKitchenStore.getState()
+  if (dish === null || library === null) return null
+  return <Findings assessment={assess(dish, library, kitchen)} partId={dish.parts[0]?.id ?? ''} />
+}
+
+beforeEach(async () => {
+  await closeDish()
+  await loadKitchen()
+  await openDish(await addBlankDish('Findings'))
+  const partId = useOpenDish.getState().dish?.parts[0]?.id ?? ''
+  run(commands.addLines(partId, ['3 zorbels', '200 g walnuts', '20 g salt'].map(typedLine)))
+})
+
+describe('before you cook', () => {
+  it('names the unknown food and the allergens of the known ones', () => {
+    render(<Shown />)
+    expect(screen.getByText(/zorbels/)).toBeVisible()
+    expect(screen.getByText(/Walnut/)).toBeVisible()
+  })
+
+  it('settles a finding with a reason, opens it again, and can be undone', async () => {
+    render(<Shown />)
+    const count = screen.getAllByRole('button', { name: 'on purpose' }).length
+    const [first] = screen.getAllByRole('button', { name: 'on purpose' })
+    if (first === undefined) throw new Error('nothing to settle')
+    await userEvent.click(first)
+    await userEvent.type(screen.getByRole('textbox'), 'made up on purpose{Enter}')
+    expect(screen.getByText('1 settled on purpose')).toBeVisible()
+    expect(useOpenDish.getState().dish?.settled).toMatchObject([{ reason: 'made up on purpose' }])
+    await userEvent.click(screen.getByText('1 settled on purpose'))
+    await userEvent.click(screen.getByRole('button', { name: 'Open again' }))
+    expect(screen.getAllByRole('button', { name: 'on purpose' })).toHaveLength(count)
+    expect(undo()).not.toBeNull()
+    expect(useOpenDish.getState().dish?.settled).toHaveLength(1)
+  })
+
+  it('does not settle without a reason', async () => {
+    render(<Shown />)
+    const [first] = screen.getAllByRole('button', { name: 'on purpose' })
+    if (first === undefined) throw new Error('nothing to settle')
+    await userEvent.click(first)
+    await userEvent.type(screen.getByRole('textbox'), '   {Enter}')
+    expect(useOpenDish.getState().dish?.settled).toEqual([])
+  })
+})
