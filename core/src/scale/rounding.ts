@@ -113,7 +113,10 @@ function roundedLine(line: FormulaLine, kitchen: Kitchen): FormulaLine {
 /** The line in grams, to the step of a fine scale where that keeps the dose within 1 %, else exactly. */
 function inGrams(line: FormulaLine, massG: number): FormulaLine {
   const shown = Number((Math.round(massG / FINE_STEP_G) * FINE_STEP_G).toFixed(1))
-  const grams = Math.abs(shown / massG - 1) <= DOSE_TOLERANCE ? shown : Number(massG.toPrecision(4))
+  return gramsLine(line, Math.abs(shown / massG - 1) <= DOSE_TOLERANCE ? shown : Number(massG.toPrecision(4)))
+}
+
+function gramsLine(line: FormulaLine, grams: number): FormulaLine {
   const term = {
     sign: 1 as const,
     low: grams,
@@ -179,6 +182,18 @@ function roundPart(
     if (!isSpoilt(before, ratiosOf(lines()))) break
     rounding.line = inGrams(rounding.exact, rounding.exactG ?? 0)
     rounding.kept = 'ratio'
+  }
+  // A ratio on the very edge of its window: doses to four figures, and at last every line as it was scaled.
+  if (isSpoilt(before, ratiosOf(lines()))) {
+    for (const rounding of roundings)
+      if (rounding.kept === 'exact' && rounding.exactG !== null)
+        rounding.line = gramsLine(rounding.exact, Number(rounding.exactG.toPrecision(4)))
+  }
+  if (isSpoilt(before, ratiosOf(lines()))) {
+    for (const rounding of roundings) {
+      rounding.line = rounding.exact
+      if (rounding.exactG !== null) rounding.kept ??= 'ratio'
+    }
   }
   return {
     part: { ...part, lines: lines() },

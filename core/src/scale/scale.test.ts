@@ -159,6 +159,20 @@ describe('roundDish', () => {
     )
   })
 
+  it('keeps a salt ratio in its window that a tenth of a gram would push out', () => {
+    const edge = scaleDish(
+      dishOf(
+        partOf(['7 tsp cornflour', '2.75 tbsp mushrooms', '3 cup water', '6.75 mL salt'], 'crumble-mince'),
+      ),
+      0.6734006734006735,
+    )
+    const saltOf = (dish: Dish) => done(dish).parts[0]?.ratios.find(({ id }) => id === 'salt')
+    expect(saltOf(edge)).toMatchObject({ state: 'in' })
+    const { dish, lines } = roundDish(edge, testLibrary, testKitchen)
+    expect(saltOf(dish)).toMatchObject({ state: 'in' })
+    expect(lines.find(({ name }) => name === 'Salt')?.roundedG).toBeCloseTo(5.455, 6)
+  })
+
   it('keeps salt to the gram and rounds the rest to what a kitchen measures', () => {
     const { dish, lines } = roundDish(
       scaleDish(dishOf(partOf(['1 cup white beans', '1 tsp salt', '1 tbsp olive oil'])), 1.37),
