@@ -5,12 +5,6 @@ export { kitchenMeasure, type KitchenMeasure, volumeMeasure } from './kitchenMea
 export { lineMass, type LineMass, type MeasureNote } from './lineMass'
 export { prepBeside } from './prepBeside'
 export { readAmount, readAmountAt } from './readAmount'
-export {
-  isMeasuredUnit,
-  LONGEST_LINE,
-  type LineReader,
-  type ReadFinding,
-  readLine,
-  type ReadLine,
-} from './readLine'
+export type { LineReader, ReadFinding, ReadLine } from './lineTypes'
+export { isMeasuredUnit, LONGEST_LINE, readLine } from './readLine'
 export { GRAMS_PER, unitKind, unitLabel, VOLUME_UNITS } from './units'
