@@ -46,7 +46,7 @@ function Figure({ value, words, isBroken = false, asked }: FigureProps) {
   )
 }
 
-const grams = (value: number): string => `${value >= 1000 ? Math.round(value / 5) * 5 : Math.round(value)} g`
+const grams = (value: number): string => `${Math.round(value)} g`
 const bound = (isLower: boolean): string => (isLower ? '≥ ' : '')
 
 /** The dark strip of totals that stays through Mix and Method, each beside its limit. */

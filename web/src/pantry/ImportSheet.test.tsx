@@ -29,7 +29,7 @@ describe('a pantry table', () => {
 
   it('takes over only what fits, and closes', async () => {
     const onClose = open('food,price\nwalnuts,12.5\nzorbel,3\n')
-    await userEvent.click(await screen.findByRole('button', { name: 'Take over 1 rows' }))
+    await userEvent.click(await screen.findByRole('button', { name: 'Take over 1 row' }))
     await vi.waitFor(() => expect(onClose).toHaveBeenCalled())
     expect(prices()).toEqual([{ ingredientId: 'walnuts', price: 12.5, perG: 1000 }])
   })

@@ -124,7 +124,7 @@ function Matching({ table, name, onClose }: { table: TextTable; name: string; on
       <div className="flex justify-end gap-2">
         <Button onClick={onClose}>Leave all as it is</Button>
         <Button tone="primary" disabled={good === 0} onClick={() => void take()}>
-          Take over {good} rows
+          Take over {good === 1 ? '1 row' : `${good} rows`}
         </Button>
       </div>
     </div>

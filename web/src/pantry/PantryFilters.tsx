@@ -31,45 +31,27 @@ export function PantryFilters({ filter, onChange, count }: PantryFiltersProps) {
         value={filter.query}
         onChange={(event) => set({ query: event.target.value })}
       />
-      <SelectInput
-        aria-label="Kind"
-        className="max-w-40"
+      <Choice
+        label="Kind"
+        all="every kind"
         value={filter.kind}
-        onChange={(event) => set({ kind: event.target.value })}
-      >
-        <option value="">every kind</option>
-        {FoodClass.options.map((kind) => (
-          <option key={kind} value={kind}>
-            {kind.replace('-', ' ')}
-          </option>
-        ))}
-      </SelectInput>
-      <SelectInput
-        aria-label="Role"
-        className="max-w-44"
+        options={FoodClass.options.map((kind) => [kind, kind.replace('-', ' ')])}
+        onChoose={(kind) => set({ kind })}
+      />
+      <Choice
+        label="Role"
+        all="every role"
         value={filter.role}
-        onChange={(event) => set({ role: event.target.value })}
-      >
-        <option value="">every role</option>
-        {roles.map((role) => (
-          <option key={role} value={role}>
-            {role.replaceAll('-', ' ')}
-          </option>
-        ))}
-      </SelectInput>
-      <SelectInput
-        aria-label="Without"
-        className="max-w-44"
+        options={roles.map((role) => [role, role.replaceAll('-', ' ')])}
+        onChoose={(role) => set({ role })}
+      />
+      <Choice
+        label="Without"
+        all="nothing kept out"
         value={filter.without}
-        onChange={(event) => set({ without: event.target.value })}
-      >
-        <option value="">nothing kept out</option>
-        {WITHOUT.map(([id, label]) => (
-          <option key={id} value={id}>
-            {label}
-          </option>
-        ))}
-      </SelectInput>
+        options={WITHOUT}
+        onChoose={(without) => set({ without })}
+      />
       <Button
         tone={filter.isOwnOnly ? 'primary' : 'quiet'}
         aria-pressed={filter.isOwnOnly}
@@ -81,5 +63,31 @@ export function PantryFilters({ filter, onChange, count }: PantryFiltersProps) {
         {count === 1 ? '1 fits' : `${count} fit`}
       </span>
     </div>
+  )
+}
+
+interface ChoiceProps {
+  label: string
+  all: string
+  value: string
+  options: readonly (readonly [id: string, name: string])[]
+  onChoose: (id: string) => void
+}
+
+function Choice({ label, all, value, options, onChoose }: ChoiceProps) {
+  return (
+    <SelectInput
+      aria-label={label}
+      className="max-w-44"
+      value={value}
+      onChange={(event) => onChoose(event.target.value)}
+    >
+      <option value="">{all}</option>
+      {options.map(([id, name]) => (
+        <option key={id} value={id}>
+          {name}
+        </option>
+      ))}
+    </SelectInput>
   )
 }
