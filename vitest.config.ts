@@ -4,6 +4,8 @@ export default defineConfig({
   test: {
     pool: 'forks',
     maxWorkers: 2,
+    // Property tests take seconds on a busy machine.
+    testTimeout: 30_000,
     projects: [
       {
         test: {

@@ -1,14 +1,8 @@
 import { readFileSync, statSync } from 'node:fs'
-import {
-  durationAndTemperature,
-  LARGEST_FILE,
-  type ReadContext,
-  readRecipes,
-  tooLarge,
-} from '@frijol/core/interchange'
+import { LARGEST_FILE, type ReadContext, readRecipes, tooLarge } from '@frijol/core/interchange'
 import { indexFoods } from '@frijol/core/measure'
 import { defaultKitchen, type Dish, FamilyId, type Kitchen, MeasureRegion } from '@frijol/core/model'
-import { operationIn } from '@frijol/core/process'
+import { stepFrom } from '@frijol/core/process'
 import { library } from '@frijol/library'
 import { InputFault, type Options } from './options'
 
@@ -56,7 +50,7 @@ export function contextFor(kitchen: Kitchen): ReadContext {
     reader: { index: indexFoods(library.ingredients.values()), ingredients: library.ingredients, kitchen },
     newId: () => `i${(count += 1)}`,
     now: new Date().toISOString(),
-    stepFacts: (text) => ({ operation: operationIn(text), ...durationAndTemperature(text) }),
+    readStep: stepFrom,
   }
 }
 

@@ -77,6 +77,7 @@ describe('frijol', () => {
           ratios: [{ id: 'free-water' }, {}, {}, {}, {}],
         },
         { family: null },
+        { family: null },
       ],
       perPortion: { sodiumMg: expect.any(Number) as number },
       diets: ['plant-based'],

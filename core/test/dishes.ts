@@ -1,6 +1,7 @@
 import { lineFrom } from '../src/interchange'
 import { indexFoods, type LineReader } from '../src/measure'
-import { blankDish, type Dish, type FamilyId, type Part } from '../src/model'
+import { blankDish, type Dish, type FamilyId, type Part, type Step } from '../src/model'
+import { stepFrom } from '../src/process'
 import { testKitchen, testLibrary } from './foods'
 
 export const testReader: LineReader = {
@@ -12,6 +13,12 @@ export const testReader: LineReader = {
 export const NOW = '2026-06-14T12:00:00Z'
 let count = 0
 export const newId = (): string => `t${(count += 1)}`
+
+/** A step from its words, with what is set by hand. */
+export const stepOf = (text: string, known: Partial<Step> = {}): Step => ({
+  ...stepFrom(text, newId()),
+  ...known,
+})
 
 /** A part of written lines. */
 export const partOf = (
@@ -25,6 +32,7 @@ export const partOf = (
   originalId: family === 'crumble-mince' ? 'mince' : null,
   lines: lines.map((text) => lineFrom(text, { reader: testReader, newId })),
   steps: [],
+  ways: [],
   cookedMassG: null,
   ...known,
 })

@@ -224,6 +224,7 @@ export const mince: Original = {
 }
 
 export const testLibrary: Library = {
+  rates: [],
   ingredients: new Map(
     [
       beans,

@@ -1,16 +1,9 @@
 import { writeFileSync } from 'node:fs'
 import { assess } from '@frijol/core/assess'
-import {
-  durationAndTemperature,
-  lineFrom,
-  makeBackup,
-  toCsv,
-  toJsonLd,
-  toMarkdown,
-} from '@frijol/core/interchange'
+import { lineFrom, makeBackup, toCsv, toJsonLd, toMarkdown } from '@frijol/core/interchange'
 import { indexFoods } from '@frijol/core/measure'
 import { BackupContent, defaultKitchen, type Dish, type Kitchen, type Part } from '@frijol/core/model'
-import { operationIn } from '@frijol/core/process'
+import { stepFrom } from '@frijol/core/process'
 import { library } from '@frijol/library'
 import { current, packs, prices, trials, type WrittenPart, type WrittenTrial } from './moussaka'
 
@@ -31,13 +24,8 @@ function partFrom(written: WrittenPart, id: string): Part {
     family: written.family,
     originalId: written.originalId,
     lines: written.lines.map((text) => lineFrom(text, { reader, newId })),
-    steps: written.steps.map(([text, keepsFraction]) => ({
-      id: newId(),
-      text,
-      operation: operationIn(text),
-      ...durationAndTemperature(text),
-      keepsFraction,
-    })),
+    steps: written.steps.map((text) => stepFrom(text, newId())),
+    ways: [],
     cookedMassG: null,
   }
 }

@@ -9,8 +9,8 @@ describe('the demo kitchen', () => {
   if (moussaka === undefined) throw new Error('no dish')
   const now = assess(moussaka, library, kitchen)
 
-  it('holds the moussaka with two parts and two trials', () => {
-    expect(moussaka.parts.map(({ family }) => family)).toEqual(['crumble-mince', 'coating-sauce'])
+  it('holds the moussaka with three parts and two trials', () => {
+    expect(moussaka.parts.map(({ family }) => family)).toEqual(['crumble-mince', 'coating-sauce', null])
     expect(trials.map(({ number }) => number)).toEqual([1, 2])
   })
 
@@ -24,9 +24,30 @@ describe('the demo kitchen', () => {
     expect(now.perPortion.cost).toBeGreaterThan(0.5)
   })
 
-  it('has its slip to be caught, and no other stop', () => {
-    expect(now.findings.filter(({ rule }) => rule === 'unit-slip')).toHaveLength(1)
+  it.each([
+    ['unit-slip', 'garlic powder by the quarter cup'],
+    ['mushrooms-salted-early', 'miso before the browning'],
+    ['pan-crowded', '250 g in the 28 cm pan'],
+    ['list-step-disagree', '50 g of flour in the step, 35 g in the list'],
+    ['listed-unused', 'mint that no step takes'],
+  ])('has its planted mistake caught once: %s, %s', (rule) => {
+    expect(now.findings.filter((finding) => finding.rule === rule)).toHaveLength(1)
+  })
+
+  it('has nothing that stops', () => {
     expect(now.findings.filter(({ severity }) => severity === 'stop')).toEqual([])
+  })
+
+  it('has a ribbon that follows the food: browning halves the mushrooms, the sauce loses little, the crumb dries', () => {
+    const kept = now.parts.map(({ cookedMassG, rawMassG }) => cookedMassG / rawMassG)
+    expect(kept[0]).toBeGreaterThan(0.6)
+    expect(kept[0]).toBeLessThan(0.8)
+    expect(kept[1]).toBeGreaterThan(0.9)
+    expect(kept[1]).toBeLessThan(1)
+    expect(kept[2]).toBeLessThan(0.9)
+    const browned = now.parts[0]?.steps[0]
+    expect((browned?.massG ?? 0) / (browned?.massInG ?? 1)).toBeGreaterThan(0.35)
+    expect((browned?.massG ?? 0) / (browned?.massInG ?? 1)).toBeLessThan(0.6)
   })
 
   it('tells a believable story: chew rises from trial to trial', () => {

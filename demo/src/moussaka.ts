@@ -1,53 +1,70 @@
 /** The moussaka of Saltmarsh Row Test Kitchen, trial by trial, as it was written at the counter. */
 export interface WrittenPart {
   readonly name: string
-  readonly originalId: string
-  readonly family: 'crumble-mince' | 'coating-sauce'
+  readonly originalId: string | null
+  readonly family: 'crumble-mince' | 'coating-sauce' | null
   readonly lines: readonly string[]
-  readonly steps: readonly (readonly [text: string, keepsFraction: number | null])[]
+  readonly steps: readonly string[]
 }
 
 const MINCE_STEPS: WrittenPart['steps'] = [
-  [
-    'Brown the torn oyster mushrooms in a dry 32 cm pan over high heat until no steam rises, about 9 minutes. Leave them alone; salt comes later.',
-    0.86,
-  ],
-  [
-    'Add the olive oil and onion and sweat 6 minutes. Stir in the tomato paste, garlic powder, cinnamon, allspice and oregano and fry 1 minute.',
-    0.95,
-  ],
-  [
-    'Fold in the half-mashed black-eyed peas, walnuts and miso. Stir in the wheat gluten last and work it through for 1 minute.',
-    null,
-  ],
-  ['Spread thin on a tray and bake at 190 °C fan for 18 minutes, turning once, until the edges brown.', 0.9],
+  'Brown the torn oyster mushrooms in a dry 32 cm pan over high heat until no steam rises, about 9 minutes. Leave them alone; salt comes later.',
+  'Add the olive oil and onion and sweat 6 minutes.',
+  'Stir in the tomato paste, garlic powder, cinnamon, oregano and miso and fry 1 minute.',
+  'Mash half of the black-eyed peas.',
+  'Fold the mashed peas, the remaining black-eyed peas and the walnuts into the mushrooms, 2 minutes.',
+  'Stir in the wheat gluten last and work it through for 1 minute.',
+  'Spread thin on a tray and bake at 190 °C fan for 12 minutes, turning once, until the edges brown.',
+]
+/** Trial 3 as it was written: the miso went in before the browning, and in the smaller pan. */
+const MINCE_STEPS_3: WrittenPart['steps'] = [
+  'Brown the torn oyster mushrooms with the red miso in a dry 28 cm pan over high heat until no steam rises, about 9 minutes.',
+  'Add the olive oil and onion and sweat 6 minutes.',
+  'Stir in the tomato paste, garlic powder, cinnamon, allspice and oregano and fry 1 minute.',
+  ...MINCE_STEPS.slice(3),
 ]
 const SAUCE_STEPS: WrittenPart['steps'] = [
-  ['Drain the soaked cashews and blend them with 200 ml of the soy milk for 90 seconds, until smooth.', null],
-  [
-    'Cook the flour in the olive oil for 2 minutes. Whisk in the rest of the soy milk and simmer 6 minutes, stirring.',
-    0.93,
-  ],
-  [
-    'Whisk in the cashew cream, nutritional yeast, miso, salt and nutmeg. Simmer until it coats a spoon.',
-    0.98,
-  ],
+  'Drain the soaked cashews and blend them with 200 ml of the soy milk for 90 seconds, until smooth.',
+  'Cook the flour in the olive oil for 2 minutes.',
+  'Whisk in the rest of the soy milk and simmer 6 minutes, stirring.',
+  'Whisk in the cashew cream, nutritional yeast, miso, salt and nutmeg. Simmer 3 minutes until it coats a spoon.',
+]
+const PLAIN_SAUCE_STEPS: WrittenPart['steps'] = [
+  'Cook the flour in the olive oil for 2 minutes.',
+  'Whisk in the soy milk, salt and nutmeg and simmer 8 minutes, stirring.',
+]
+/** One amount differs from the list. */
+const SAUCE_STEPS_3: WrittenPart['steps'] = [
+  SAUCE_STEPS[0] ?? '',
+  'Cook 50 g of flour in the olive oil for 2 minutes.',
+  ...SAUCE_STEPS.slice(2),
 ]
 
-const mince = (lines: readonly string[]): WrittenPart => ({
+const mince = (lines: readonly string[], steps = MINCE_STEPS): WrittenPart => ({
   name: 'Mince layer',
   originalId: 'lamb_mince',
   family: 'crumble-mince',
   lines,
-  steps: MINCE_STEPS,
+  steps,
 })
-const sauce = (lines: readonly string[]): WrittenPart => ({
+const sauce = (lines: readonly string[], steps = SAUCE_STEPS): WrittenPart => ({
   name: 'White sauce',
   originalId: 'sauce_white',
   family: 'coating-sauce',
   lines,
-  steps: SAUCE_STEPS,
+  steps,
 })
+const crumbTop: WrittenPart = {
+  name: 'Crumb top',
+  originalId: null,
+  family: null,
+  lines: ['60 g fresh breadcrumbs', '12 g olive oil', '1 tbsp nutritional yeast', '8 g parsley, chopped'],
+  steps: [
+    'Mix the breadcrumbs with the olive oil and nutritional yeast.',
+    'Bake on a tray in a single layer at 160 °C fan for 9 minutes, until crisp.',
+    'Stir in the parsley off the heat.',
+  ],
+}
 
 export interface WrittenTrial {
   readonly number: number
@@ -76,13 +93,16 @@ export const trials: readonly WrittenTrial[] = [
         '1 tsp garlic powder',
         '1 tsp dried oregano',
       ]),
-      sauce([
-        '600 ml unsweetened soy milk',
-        '40 g plain flour',
-        '30 g olive oil',
-        '4 g fine salt',
-        '1/4 tsp nutmeg',
-      ]),
+      sauce(
+        [
+          '600 ml unsweetened soy milk',
+          '40 g plain flour',
+          '30 g olive oil',
+          '4 g fine salt',
+          '1/4 tsp nutmeg',
+        ],
+        PLAIN_SAUCE_STEPS,
+      ),
     ],
     notes: 'Mince pasted together under the sauce; no chew. Sauce thin in the middle of the dish, and flat.',
     decision: 'Set aside: mash half the peas only, add gluten for chew and walnuts for richness.',
@@ -128,30 +148,38 @@ export const current: WrittenTrial = {
   fromNumber: 2,
   date: '2026-06-14',
   parts: [
-    mince([
-      '2 cups black-eyed peas, cooked, half mashed',
-      '250 g oyster mushrooms, torn, browned dry',
-      '1 cup walnuts, pulsed to crumbs',
-      '6 tbsp vital wheat gluten, stirred in last',
-      '1 medium onion, fine dice',
-      '2 tbsp tomato paste',
-      '1 1/2 tbsp red miso',
-      '1 tbsp olive oil',
-      '1 1/2 tsp ground cinnamon',
-      '1/2 tsp ground allspice',
-      '1 tsp dried oregano',
-      '1/4 cup garlic powder',
-    ]),
-    sauce([
-      '540 ml unsweetened soy milk',
-      '60 g raw cashews, soaked 4 hours',
-      '35 g plain flour',
-      '30 g olive oil',
-      '1 1/2 tbsp nutritional yeast',
-      '5 g white miso',
-      '4 g fine salt',
-      '1/4 tsp nutmeg',
-    ]),
+    mince(
+      [
+        '2 cups black-eyed peas, cooked, half mashed',
+        '250 g oyster mushrooms, torn, browned dry',
+        '1 cup walnuts, pulsed to crumbs',
+        '6 tbsp vital wheat gluten, stirred in last',
+        '1 medium onion, fine dice',
+        '2 tbsp tomato paste',
+        '1 1/2 tbsp red miso',
+        '1 tbsp olive oil',
+        '1 1/2 tsp ground cinnamon',
+        '1/2 tsp ground allspice',
+        '1 tsp dried oregano',
+        '1/4 cup garlic powder',
+        '10 g fresh mint, chopped',
+      ],
+      MINCE_STEPS_3,
+    ),
+    sauce(
+      [
+        '540 ml unsweetened soy milk',
+        '60 g raw cashews, soaked 4 hours',
+        '35 g plain flour',
+        '30 g olive oil',
+        '1 1/2 tbsp nutritional yeast',
+        '5 g white miso',
+        '4 g fine salt',
+        '1/4 tsp nutmeg',
+      ],
+      SAUCE_STEPS_3,
+    ),
+    crumbTop,
   ],
   notes: '',
   decision: '',
@@ -178,6 +206,9 @@ export const prices: readonly (readonly [ingredientId: string, price: number, pe
   ['nutritional-yeast-fortified', 5.2, 200],
   ['salt', 0.6, 1000],
   ['nutmeg', 2.4, 35],
+  ['breadcrumbs-fresh', 2.8, 500],
+  ['parsley-fresh', 1.2, 50],
+  ['mint-fresh', 1.3, 40],
 ]
 
 /** Packs that the kitchen buys, in grams. Written for the demo: the oyster mushrooms come in more than the formula takes. */

@@ -1,4 +1,4 @@
-import type { Allergen, Conversion, Ingredient, Library, Original } from '@frijol/core/model'
+import type { Allergen, Conversion, Ingredient, Library, Original, RateConstant } from '@frijol/core/model'
 import generated from './generated/library.json'
 
 /** The generated file, checked against core's schemas when it was built and again in the tests. */
@@ -7,6 +7,7 @@ const content = generated as unknown as {
   originals: Original[]
   allergens: Allergen[]
   conversions: Conversion[]
+  rates: RateConstant[]
 }
 
 const byId = <T extends { id: string }>(items: readonly T[]): ReadonlyMap<string, T> =>
@@ -18,6 +19,7 @@ export const library: Library = {
   originals: byId(content.originals),
   allergens: byId(content.allergens),
   conversions: content.conversions,
+  rates: content.rates,
 }
 
 /** The library with a person's own ingredients; an own one replaces a library one of the same id. */

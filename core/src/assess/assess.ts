@@ -1,4 +1,4 @@
-import type { Assessment, Dish, Finding, Ingredient, Kitchen, Library } from '../model'
+import type { Assessment, Dish, Finding, Ingredient, Kitchen, Library, PartAssessment } from '../model'
 import { addSums, totalsPer } from '../nutrition'
 import {
   byHarm,
@@ -10,7 +10,8 @@ import {
   limitFindings,
   usedUnlisted,
 } from '../rules'
-import { type PartWork, workPart } from './assessPart'
+import type { PartWork } from './assessPart'
+import { takenFrom, workDish } from './workDish'
 
 const placed = (found: Found, part: string | null): Finding => ({
   rule: found.rule,
@@ -74,6 +75,13 @@ function dishFindings(
   return [...exclusions, ...limits, ...animals, ...missing]
 }
 
+/** A part's assessment with what other parts take of it. */
+function withTaken(assessment: PartAssessment, taken: ReadonlyMap<string, number>): PartAssessment {
+  const takenG = taken.get(assessment.partId)
+  if (takenG === undefined) return assessment
+  return { ...assessment, takenG, leftoverG: Math.max(0, assessment.cookedMassG - takenG) }
+}
+
 /**
  * Assesses a dish: the one call that screens, files and the command line read.
  *
@@ -87,10 +95,13 @@ function dishFindings(
  *   standard deviation, findings in order of harm; unknown values are null, partly known ones are named in `atLeast`
  */
 export function assess(dish: Dish, library: Library, kitchen: Kitchen): Assessment {
-  const works = dish.parts.map((part) => workPart(part, library, kitchen))
-  const sums = addSums(works.map((work) => work.sums))
-  const rawMassG = works.reduce((total, { assessment }) => total + assessment.rawMassG, 0)
-  const cookedMassG = works.reduce((total, { assessment }) => total + assessment.cookedMassG, 0)
+  const works = workDish(dish, library, kitchen)
+  const taken = takenFrom(works)
+  // What another part takes is in that part: it counts once.
+  const served = works.filter(({ assessment }) => !taken.has(assessment.partId))
+  const sums = addSums(served.map((work) => work.sums))
+  const rawMassG = served.reduce((total, { assessment }) => total + assessment.rawMassG, 0)
+  const cookedMassG = served.reduce((total, { assessment }) => total + assessment.cookedMassG, 0)
   const { portions } = dish.aim
   const foods = usedFoods(works)
   const hasUnknown = works.some(({ lines }) => lines.some(({ food }) => food === null))
@@ -99,7 +110,7 @@ export function assess(dish: Dish, library: Library, kitchen: Kitchen): Assessme
     portions,
     rawMassG,
     cookedMassG,
-    parts: works.map(({ assessment }) => assessment),
+    parts: works.map(({ assessment }) => withTaken(assessment, taken)),
     perPortion: totalsPer(sums, portions, cookedMassG / portions),
     per100g: totalsPer(sums, cookedMassG / 100, 100),
     allergens: [...new Set(foods.flatMap(({ food }) => food.allergens))].sort(),

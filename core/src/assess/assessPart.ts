@@ -1,16 +1,16 @@
-import { addInto, batchPerGram, emptyBatch, resolveLines, type ResolvedLine } from '../composition'
+import { resolveLines, type ResolvedLine } from '../composition'
 import type { Kitchen, Library, LineReading, Original, Part, PartAssessment } from '../model'
-import { sumLines, type Sums, totalsPer } from '../nutrition'
-import { type MethodRun, runSteps } from '../process'
+import { sumCooked, sumLines, type Sums, totalsPer } from '../nutrition'
+import { type Finished, type MethodRun, runMethod } from '../process'
 import {
   type Found,
   lineFindings,
   lineSlips,
   listAgainstSteps,
+  methodRules,
   ratioFindings,
   safetyFindings,
   unitSlips,
-  unusedLines,
 } from '../rules'
 import { distanceTo, familyModel, partState, type PartState, readFamily, waterSlack } from '../texture'
 
@@ -19,22 +19,11 @@ export interface PartWork {
   readonly lines: readonly ResolvedLine[]
   readonly state: PartState
   readonly method: MethodRun
+  readonly finished: Finished
   readonly sums: Sums
   readonly original: Original | null
   readonly assessment: PartAssessment
   readonly findings: readonly Found[]
-}
-
-function rawBatch(lines: readonly ResolvedLine[]) {
-  const batch = emptyBatch()
-  for (const { food, mass } of lines) {
-    if (mass === null) continue
-    if (food === null) {
-      batch.massG += mass.value
-      batch.unknownG += mass.value
-    } else addInto(batch, batchPerGram(food), mass.value)
-  }
-  return batch
 }
 
 const lineReadings = (lines: readonly ResolvedLine[], rawMassG: number): LineReading[] =>
@@ -69,17 +58,41 @@ function methodFindings(method: MethodRun, isJudged: boolean): Found[] {
   return found
 }
 
-function work(part: Part, library: Library, kitchen: Kitchen): PartWork {
+/** What other parts of the dish are, where this part may take from them. */
+export interface Others {
+  readonly works: readonly PartWork[]
+  readonly parts: readonly Part[]
+}
+const NO_OTHERS: Others = { works: [], parts: [] }
+
+/** What was taken from other parts, as shares of them. */
+const takenShares = (method: MethodRun, works: readonly PartWork[]) =>
+  works.flatMap(({ sums, finished }) => {
+    const massG = method.taken.get(finished.partId) ?? 0
+    return massG > 0 && finished.massG > 0 ? [{ sums, share: massG / finished.massG }] : []
+  })
+
+function work(part: Part, library: Library, kitchen: Kitchen, others: Others): PartWork {
   const lines = resolveLines(part, library, kitchen)
-  const raw = rawBatch(lines)
   const model = familyModel(part.family)
-  const method = runSteps(part, raw, model?.usualYield.fraction ?? null)
-  const state = partState(raw, method.cooked)
+  const method = runMethod({
+    part,
+    lines,
+    library,
+    kitchen,
+    others: others.works.map(({ finished }) => finished),
+    otherParts: others.parts,
+    usualYield: model?.usualYield.fraction ?? null,
+  })
+  const state = partState(method.mixed, method.cooked)
   const original = part.originalId === null ? null : (library.originals.get(part.originalId) ?? null)
-  const hasMass = raw.massG > 0
+  let rawMassG = 0
+  for (const { mass } of lines) rawMassG += mass?.value ?? 0
+  for (const massG of method.taken.values()) rawMassG += massG
+  const hasMass = rawMassG > 0
   const readings =
     model === null || !hasMass ? { ratios: [], attributes: [] } : readFamily(model, state, lines, original)
-  const sums = sumLines(lines, kitchen)
+  const sums = sumCooked(sumLines(lines, kitchen), method.items, takenShares(method, others.works))
   const cookedMassG = method.cooked.massG
   const assessment: PartAssessment = {
     partId: part.id,
@@ -87,7 +100,7 @@ function work(part: Part, library: Library, kitchen: Kitchen): PartWork {
     family: part.family,
     originalId: part.originalId,
     originalName: original?.name ?? null,
-    rawMassG: raw.massG,
+    rawMassG,
     cookedMassG,
     cookedBasis: method.basis,
     water: {
@@ -101,36 +114,60 @@ function work(part: Part, library: Library, kitchen: Kitchen): PartWork {
     attributes: readings.attributes,
     distance: distanceTo(original, readings.attributes),
     viscosityPaS: hasMass ? (model?.viscosityPaS?.(state) ?? null) : null,
-    lines: lineReadings(lines, raw.massG),
-    steps: [...method.steps],
+    lines: lineReadings(lines, rawMassG),
+    steps: method.trace.map(({ reading }) => reading),
+    time: method.time,
+    takenG: 0,
+    leftoverG: 0,
     totals: totalsPer(sums, 1, cookedMassG),
   }
   const stepTexts = part.steps.map(({ text }) => text)
   const findings = [
     ...lineFindings(lines, library, kitchen),
-    ...safetyFindings(lines),
-    ...unitSlips(lines, raw.massG, kitchen),
-    ...lineSlips(lines, stepTexts, raw.massG, kitchen),
-    ...unusedLines(lines, stepTexts),
+    ...safetyFindings(lines, method),
+    ...unitSlips(lines, rawMassG, kitchen),
+    ...lineSlips(lines, stepTexts, rawMassG, kitchen),
     ...listAgainstSteps(lines, part.steps, kitchen),
     ...(model === null ? [] : ratioFindings(model, readings.ratios, lines)),
+    ...methodRules({ part, lines, method, state, kitchen, rawMassG }),
     ...methodFindings(method, model !== null && hasMass),
   ]
-  return { lines, state, method, sums, original, assessment, findings }
+  const finished: Finished = { partId: part.id, name: part.name, items: method.items, massG: cookedMassG }
+  return { lines, state, method, sums, original, assessment, findings, finished }
 }
 
 interface Memo {
   readonly library: Library
   readonly kitchen: Kitchen
+  readonly others: Others
   readonly done: PartWork
 }
 const memo = new WeakMap<Part, Memo>()
 
-/** Works a part out; memoised by identity, so editing one part recomputes one part. */
-export function workPart(part: Part, library: Library, kitchen: Kitchen): PartWork {
+const isSame = (a: Others, b: Others): boolean =>
+  a.works.length === b.works.length &&
+  a.works.every((work, at) => work === b.works[at]) &&
+  a.parts.every((part, at) => part.id === b.parts[at]?.id && part.name === b.parts[at].name)
+
+/**
+ * Works a part out; memoised by identity, so editing one part recomputes one part, and those that take from it.
+ * @param others parts that it may take, worked out before it
+ */
+export function workPart(
+  part: Part,
+  library: Library,
+  kitchen: Kitchen,
+  others: Others = NO_OTHERS,
+): PartWork {
   const known = memo.get(part)
-  if (known !== undefined && known.library === library && known.kitchen === kitchen) return known.done
-  const done = work(part, library, kitchen)
-  memo.set(part, { library, kitchen, done })
+  if (
+    known !== undefined &&
+    known.library === library &&
+    known.kitchen === kitchen &&
+    isSame(known.others, others)
+  )
+    return known.done
+  const done = work(part, library, kitchen, others)
+  memo.set(part, { library, kitchen, others, done })
   return done
 }

@@ -3,7 +3,8 @@ import { formatAmount, formatGrams, formatSpread } from '../measure'
 import type { Composition, Dish, Kitchen, Library } from '../model'
 import { ENERGY_KCAL_PER_G } from '../nutrition'
 import { familyModel, perturbed } from '../texture'
-import { type PartWork, workPart } from './assessPart'
+import type { PartWork } from './assessPart'
+import { workDish } from './workDish'
 
 /** Which figure is asked about. */
 export type Asked =
@@ -210,7 +211,7 @@ function explainPortion(
   const unit = nutrient === 'cost' ? kitchen.currency : UNITS[nutrient]
   return {
     title: `${round(total)} ${unit} a portion`,
-    equation: `sum over the lines of mass × value per 100 g, ÷ ${portions} portions; cooking takes only water`,
+    equation: `sum over the lines of mass × value per 100 g, ÷ ${portions} portions; less what is drained, pressed or left behind`,
     inputs: rows.slice(0, MOST_INPUTS).map(({ name, each, source }) => ({
       label: name,
       value: `${round(each)} ${unit} (${total > 0 ? Math.round((100 * each) / total) : 0} %)`,
@@ -231,7 +232,7 @@ function explainPortion(
  * @returns null where the figure does not exist in the dish
  */
 export function explain(dish: Dish, library: Library, kitchen: Kitchen, asked: Asked): Explanation | null {
-  const works = dish.parts.map((part) => workPart(part, library, kitchen))
+  const works = workDish(dish, library, kitchen)
   if (asked.kind === 'portion') return explainPortion(dish, works, asked.nutrient, kitchen)
   const work = works.find(({ assessment }) => assessment.partId === asked.partId)
   if (work === undefined) return null

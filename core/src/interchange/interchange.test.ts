@@ -1,10 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { dishOf, newId, NOW, partOf, testReader } from '../../test/dishes'
+import { dishOf, newId, NOW, partOf, stepOf, testReader } from '../../test/dishes'
 import { testKitchen, testLibrary } from '../../test/foods'
 import { assess } from '../assess'
 import { Dish } from '../model'
-import { operationIn } from '../process'
+import { stepFrom } from '../process'
 import { makeBackup, readBackup } from './backup'
 import { toCsv } from './csv'
 import { jsonLdScripts } from './html'
@@ -14,13 +14,12 @@ import { formatOf, readRecipes } from './read'
 import type { ReadContext } from './recipe'
 import { numberCell, readTable } from './readTable'
 import { parseJson } from './safeJson'
-import { durationAndTemperature } from './stepFacts'
 
 const context: ReadContext = {
   reader: testReader,
   newId,
   now: NOW,
-  stepFacts: (text) => ({ operation: operationIn(text), ...durationAndTemperature(text) }),
+  readStep: stepFrom,
 }
 const read = (text: string): Dish[] => {
   const result = readRecipes(text, context)
@@ -32,18 +31,16 @@ const refusal = (text: string) => {
   return result.ok ? null : (result.issues[0] ?? null)
 }
 const texts = (dish: Dish | undefined) => dish?.parts.map(({ lines }) => lines.map(({ text }) => text))
-const step = (text: string, keepsFraction: number | null = null) => ({
-  id: newId(),
-  text,
-  ...context.stepFacts(text),
-  keepsFraction,
-})
-
 const sample = (): Dish => ({
   ...dishOf(
     partOf(['2 cups white beans, half mashed', '100 g walnuts', '3 zorbels'], 'crumble-mince', {
       name: 'Mince',
-      steps: [step('Brown for 10 minutes at 180 °C.', 0.8)],
+      steps: [
+        stepOf('Brown for 10 minutes at 180 °C.', {
+          until: { kind: 'keeps', fraction: 0.8 },
+          byHand: ['until'],
+        }),
+      ],
       cookedMassG: 300,
     }),
     partOf(['250 ml water', '20 g cornflour'], null, { name: 'White sauce' }),
@@ -84,7 +81,7 @@ describe('JSON-LD', () => {
     )
     expect(again.parts[0]?.steps[0]).toMatchObject({
       text: 'Brown for 10 minutes at 180 °C.',
-      keepsFraction: 0.8,
+      until: { kind: 'keeps', fraction: 0.8 },
       durationMin: 10,
       tempC: 180,
     })
@@ -200,7 +197,7 @@ describe('Markdown and text', () => {
     )
     expect(dish).toMatchObject({ name: 'Fritters', note: 'Crisp and green.', aim: { portions: 4 } })
     expect(dish?.parts.map(({ name }) => name)).toEqual(['Main', 'Dip'])
-    expect(dish?.parts[1]?.steps[1]).toMatchObject({ operation: 'fry', durationMin: 4, tempC: 177 })
+    expect(dish?.parts[1]?.steps[1]).toMatchObject({ operation: 'shallow-fry', durationMin: 4, tempC: 177 })
   })
 
   it('reads a plain paste', () => {
@@ -338,16 +335,5 @@ describe('CSV', () => {
     expect(text).toContain('"beans, ""white""",1.5\r\n')
     expect(text).not.toMatch(/(?:^|\n)=1/)
     expect(text).toContain(',-5')
-  })
-})
-
-describe('durationAndTemperature', () => {
-  it.each([
-    ['Bake at 190 °C for 18 minutes', 18, 190],
-    ['simmer 1 to 2 hours', 90, null],
-    ['350F oven', null, 177],
-    ['Serve', null, null],
-  ])('reads %j', (text, durationMin, tempC) => {
-    expect(durationAndTemperature(text)).toEqual({ durationMin, tempC })
   })
 })

@@ -137,10 +137,12 @@ const howTo = (part: Part): Json => ({
 })
 
 const ownOf = (part: Part): Json => ({
+  id: part.id,
   family: part.family,
   originalId: part.originalId,
   cookedMassG: part.cookedMassG,
-  lines: part.lines.map(({ text, amount, open, food, prep, ingredientId, choice }) => ({
+  lines: part.lines.map(({ id, text, amount, open, food, prep, ingredientId, choice }) => ({
+    id,
     text,
     amount,
     open,
@@ -149,7 +151,8 @@ const ownOf = (part: Part): Json => ({
     ingredientId,
     choice,
   })),
-  steps: part.steps.map(({ keepsFraction }) => ({ keepsFraction })),
+  steps: part.steps,
+  ways: part.ways,
 })
 
 /**

@@ -35,8 +35,8 @@ export interface ReadContext {
   readonly newId: () => string
   /** ISO date and time. */
   readonly now: string
-  /** Operation and durations that a step's text names. */
-  readonly stepFacts: (text: string) => Pick<Step, 'operation' | 'durationMin' | 'tempC'>
+  /** A step from its words. */
+  readonly readStep: (text: string, id: string) => Step
 }
 
 const MARKUP = /<\/?[a-z!][^>]{0,400}>/i
@@ -70,13 +70,6 @@ export function lineFrom(
   return { id: newId(), text: kept, amount, open, food, prep, ingredientId, choice: 'read', isOptional }
 }
 
-const stepFrom = (text: string, context: ReadContext): Step => ({
-  id: context.newId(),
-  text: text.slice(0, 4000),
-  ...context.stepFacts(text),
-  keepsFraction: null,
-})
-
 function partFrom(part: RecipePart, context: ReadContext): Part {
   return {
     id: context.newId(),
@@ -84,7 +77,10 @@ function partFrom(part: RecipePart, context: ReadContext): Part {
     family: null,
     originalId: null,
     lines: part.lines.slice(0, MOST_LINES).map((text) => lineFrom(text, context)),
-    steps: part.steps.slice(0, MOST_LINES).map((text) => stepFrom(text, context)),
+    steps: part.steps
+      .slice(0, MOST_LINES)
+      .map((text) => context.readStep(text.slice(0, 4000), context.newId())),
+    ways: [],
     cookedMassG: null,
   }
 }
@@ -93,6 +89,17 @@ const record = (value: unknown): Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value)
     ? (value as Record<string, unknown>)
     : {}
+
+/** A step as it was understood or set by hand; where its words were changed outside, they win. */
+function withOwnStep(step: Step, facts: Record<string, unknown>): Step {
+  if ('keepsFraction' in facts) {
+    const fraction = facts['keepsFraction']
+    return typeof fraction === 'number'
+      ? { ...step, until: { kind: 'keeps', fraction }, byHand: ['until'] }
+      : step
+  }
+  return facts['text'] === step.text ? { ...step, ...facts, id: step.id } : step
+}
 
 /** Puts back what Frijol wrote: family, original, cooked mass, and how each unchanged line was understood. */
 function withOwn(part: Part, own: unknown): Part {
@@ -117,10 +124,41 @@ function withOwn(part: Part, own: unknown): Part {
         choice: (facts['choice'] ?? 'read') as FormulaLine['choice'],
       }
     }),
-    steps: part.steps.map((step, at) => ({
-      ...step,
-      keepsFraction: (record(stepFacts[at])['keepsFraction'] ?? null) as Step['keepsFraction'],
-    })),
+    steps: part.steps.map((step, at) => withOwnStep(step, record(stepFacts[at]))),
+    ways: (Array.isArray(facts['ways']) ? facts['ways'] : []) as Part['ways'],
+  }
+}
+
+/** Ids that a file wrote, by the ids that its parts, lines and steps have now. */
+function newIds(parts: readonly Part[], written: readonly RecipePart[]): ReadonlyMap<unknown, string> {
+  const ids = new Map<unknown, string>()
+  parts.forEach((part, at) => {
+    const own = record(written[at]?.own)
+    ids.set(own['id'], part.id)
+    for (const field of ['lines', 'steps'] as const) {
+      const kept = own[field]
+      if (Array.isArray(kept)) part[field].forEach(({ id }, index) => ids.set(record(kept[index])['id'], id))
+    }
+  })
+  return ids
+}
+
+/** Steps whose assigned lines, steps and parts go by their present ids; what is no longer there is let go. */
+function withNewIds(part: Part, ids: ReadonlyMap<unknown, string>): Part {
+  const renewed = (step: Step): Step => {
+    if (!Array.isArray(step.uses)) return step
+    const uses = step.uses.flatMap((use) => {
+      const id = ids.get(use.id)
+      return id === undefined ? [] : [{ ...use, id }]
+    })
+    return { ...step, uses }
+  }
+  return {
+    ...part,
+    steps: part.steps.map(renewed),
+    ways: part.ways.map((way) =>
+      Array.isArray(way.steps) ? { ...way, steps: way.steps.map(renewed) } : way,
+    ),
   }
 }
 
@@ -158,6 +196,8 @@ export function dishFrom(recipe: RecipeText, context: ReadContext): Result<Dish>
     })
   }
   const blank = blankDish(context.newId(), name === '' ? 'Untitled dish' : name.slice(0, 200), context.now)
+  const parts = written.map((part) => withOwn(partFrom(part, context), part.own))
+  const ids = newIds(parts, written)
   const dish = {
     ...blank,
     menu: recipe.menu.slice(0, 200),
@@ -167,7 +207,7 @@ export function dishFrom(recipe: RecipeText, context: ReadContext): Result<Dish>
       ...record(recipe.aim),
       ...(recipe.portions === null ? {} : { portions: recipe.portions }),
     },
-    parts: written.map((part) => withOwn(partFrom(part, context), part.own)),
+    parts: parts.map((part) => withNewIds(part, ids)),
     extra: recipe.extra,
   }
   const checked = Dish.safeParse(dish)

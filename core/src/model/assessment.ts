@@ -77,12 +77,73 @@ export const LineReading = z.strictObject({
 })
 export type LineReading = z.infer<typeof LineReading>
 
+/** Mass that came in or left in a step, and where from or to. */
+export const StepMove = z.strictObject({ what: z.string(), massG: z.number(), waterG: z.number() })
+export type StepMove = z.infer<typeof StepMove>
+
+/** What a lot is like after a step; null where it does not apply. */
+export const StepState = z.strictObject({
+  coreC: z.number(),
+  glutenDevelopment: figure,
+  /** Share of the starch that is gelatinised, and of the protein that has set, 0 to 1. */
+  starchGelatinised: figure,
+  proteinSet: figure,
+  gels: z.array(
+    z.strictObject({
+      foodId: z.string(),
+      name: z.string(),
+      state: z.enum(['dry', 'hydrated', 'set', 'melted']),
+    }),
+  ),
+  /** Coarse end of the particles, mm. */
+  particleMm: figure,
+  pH: figure,
+  overrunPct: figure,
+})
+export type StepState = z.infer<typeof StepState>
+
 export const StepReading = z.strictObject({
   stepId: z.string(),
   operation: z.string().nullable(),
+  /** What it takes, with the mass of each. */
+  takes: z.array(
+    z.strictObject({
+      kind: z.enum(['line', 'step', 'part']),
+      id: z.string(),
+      name: z.string(),
+      massG: z.number(),
+    }),
+  ),
+  massInG: z.number(),
   massG: z.number(),
   waterG: z.number(),
-  lost: z.array(z.strictObject({ what: z.string(), massG: z.number() })),
+  /** Mass of everything of the part after this step, with what is not used yet. */
+  partMassG: z.number(),
+  partWaterG: z.number(),
+  gained: z.array(StepMove),
+  lost: z.array(StepMove),
+  /** Whole time and hands-on time, min; loads one after another are counted. */
+  minutes: z.number(),
+  handsMin: z.number(),
+  /** Loads that the vessel makes of it. */
+  loads: z.number(),
+  vessel: z.string().nullable(),
+  vesselId: z.string().nullable(),
+  energyKWh: z.number(),
+  state: StepState,
+  /** The model against the scale: set where the step was weighed. */
+  fit: z
+    .strictObject({
+      predictedG: z.number(),
+      weighedG: z.number(),
+      /** ln(observed / default constant) and its sd; null where the operation has no constant to fit. */
+      lnRatio: z.number().nullable(),
+      sd: z.number(),
+      impossibleG: z.number(),
+    })
+    .nullable(),
+  /** How many weighings of this kitchen the prediction rests on. */
+  observations: z.number(),
 })
 export type StepReading = z.infer<typeof StepReading>
 
@@ -114,6 +175,10 @@ export const PartAssessment = z.strictObject({
   viscosityPaS: figure,
   lines: z.array(LineReading),
   steps: z.array(StepReading),
+  time: z.strictObject({ handsMin: z.number(), totalMin: z.number(), energyKWh: z.number() }),
+  /** Mass of this part that other parts take, g, and what of it is left over. */
+  takenG: z.number(),
+  leftoverG: z.number(),
   totals: Totals,
 })
 export type PartAssessment = z.infer<typeof PartAssessment>

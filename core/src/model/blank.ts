@@ -8,6 +8,7 @@ export const blankPart = (id: string, name: string): Part => ({
   originalId: null,
   lines: [],
   steps: [],
+  ways: [],
   cookedMassG: null,
 })
 

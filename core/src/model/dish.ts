@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { Amount, OpenAmount } from './amount'
+import { Step, Way } from './method'
 import { FamilyId } from './original'
 
 const id = z.string().min(1).max(64)
@@ -21,17 +22,6 @@ export const FormulaLine = z.strictObject({
 })
 export type FormulaLine = z.infer<typeof FormulaLine>
 
-/** One step of the method. `keepsFraction` is the mass left after it per mass going in, where known. */
-export const Step = z.strictObject({
-  id,
-  text: text(4000),
-  operation: z.string().max(40).nullable(),
-  durationMin: z.number().min(0).max(100_000).nullable(),
-  tempC: z.number().min(-40).max(400).nullable(),
-  keepsFraction: z.number().min(0.05).max(3).nullable(),
-})
-export type Step = z.infer<typeof Step>
-
 /** A component that is mixed on its own. */
 export const Part = z.strictObject({
   id,
@@ -40,6 +30,8 @@ export const Part = z.strictObject({
   originalId: z.string().nullable(),
   lines: z.array(FormulaLine).max(300),
   steps: z.array(Step).max(300),
+  /** Other ways to make it; absent in documents of the first shape. */
+  ways: z.array(Way).max(12).default([]),
   /** Weighed mass after cooking; null = not weighed. */
   cookedMassG: z.number().positive('Enter a mass above 0 g.').max(1e6).nullable(),
 })

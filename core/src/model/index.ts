@@ -7,13 +7,15 @@ export {
   Measured,
   PartAssessment,
   RatioReading,
+  StepMove,
   StepReading,
+  StepState,
   Totals,
   WaterReading,
 } from './assessment'
 export { Backup, BackupContent } from './backup'
 export { blankDish, blankPart } from './blank'
-export { Aim, Dish, FormulaLine, Part, Settled, Step, Trial } from './dish'
+export { Aim, Dish, FormulaLine, Part, Settled, Trial } from './dish'
 export {
   AMINO_ACIDS,
   type AminoAcid,
@@ -30,7 +32,25 @@ export {
   StarchClass,
   VolumeMeasure,
 } from './ingredient'
-export { defaultKitchen, Kitchen, MeasureRegion, Pack, Price } from './kitchen'
-export type { Allergen, Conversion, Library } from './library'
+export { defaultKitchen, Kitchen, MeasureRegion, Pack, Price, usualEquipment } from './kitchen'
+export type { Allergen, Conversion, Library, ProcessLaw, RateConstant, YieldRow } from './library'
+export {
+  Equipment,
+  EQUIPMENT_KINDS,
+  EquipmentKind,
+  Form,
+  FORMS,
+  HAND_FIELDS,
+  NO_SETTINGS,
+  Observation,
+  OperationId,
+  OPERATIONS,
+  Step,
+  StepSettings,
+  StepUse,
+  Until,
+  upgradeStep,
+  Way,
+} from './method'
 export { AttributeId, ATTRIBUTES, FamilyId, FAMILIES, Original } from './original'
 export { fail, type Issue, ok, type Result } from './result'

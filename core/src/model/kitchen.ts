@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { Equipment, Observation } from './method'
 
 export const MeasureRegion = z.enum(['us', 'metric', 'australian', 'imperial'])
 export type MeasureRegion = z.infer<typeof MeasureRegion>
@@ -19,6 +20,34 @@ export const Pack = z.strictObject({
 })
 export type Pack = z.infer<typeof Pack>
 
+const thing = (id: string, kind: Equipment['kind'], label: string, known: Partial<Equipment>): Equipment => ({
+  id,
+  kind,
+  label,
+  count: 1,
+  areaDm2: null,
+  capacityG: null,
+  powerKw: null,
+  isFan: false,
+  offsetC: 0,
+  ...known,
+})
+
+/** A small kitchen. @source areas, powers and loads of the usual sizes; practice */
+export const usualEquipment = (): Equipment[] => [
+  thing('hob', 'hob', 'Hob', { count: 4, powerKw: 2 }),
+  thing('pan-28', 'pan', 'Frying pan 28 cm', { areaDm2: 6.2 }),
+  thing('pan-32', 'pan', 'Frying pan 32 cm', { areaDm2: 8 }),
+  thing('pot-20', 'pot', 'Saucepan 20 cm', { areaDm2: 3.1, capacityG: 2400 }),
+  thing('pot-24', 'pot', 'Pot 24 cm', { areaDm2: 4.5, capacityG: 5000 }),
+  thing('oven', 'oven', 'Oven', { powerKw: 2.8, isFan: true }),
+  thing('tray', 'tray', 'Oven tray 45 × 35 cm', { count: 2, areaDm2: 15.8 }),
+  thing('blender', 'blender', 'Blender 1.8 L', { capacityG: 1400, powerKw: 1.2 }),
+  thing('processor', 'processor', 'Food processor 2.5 L', { capacityG: 900, powerKw: 0.7 }),
+  thing('steamer', 'steamer', 'Steamer 28 cm, two tiers', { count: 2, areaDm2: 6, capacityG: 900 }),
+  thing('pressure-pot', 'pressure-pot', 'Pressure pot 6 L', { areaDm2: 4, capacityG: 3000, powerKw: 1 }),
+]
+
 /** How this kitchen measures, weighs and counts. */
 export const Kitchen = z.strictObject({
   format: z.literal('frijol/kitchen'),
@@ -33,6 +62,10 @@ export const Kitchen = z.strictObject({
   prices: z.array(Price).max(5000),
   /** Added after the first version of this document: absent there. */
   packs: z.array(Pack).max(5000).default([]),
+  /** What it cooks in. Added later, too. */
+  equipment: z.array(Equipment).max(60).default(usualEquipment),
+  /** Weighings against the model, from which it learns this kitchen's pans and ovens. */
+  observations: z.array(Observation).max(2000).default([]),
 })
 export type Kitchen = z.infer<typeof Kitchen>
 
@@ -46,4 +79,6 @@ export const defaultKitchen: Kitchen = {
   currency: 'EUR',
   prices: [],
   packs: [],
+  equipment: usualEquipment(),
+  observations: [],
 }

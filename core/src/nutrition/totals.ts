@@ -1,5 +1,6 @@
 import type { ResolvedLine } from '../composition'
-import type { Composition, Kitchen, Totals } from '../model'
+import type { Composition, Ingredient, Kitchen, Totals } from '../model'
+import { type Item, keptOf, type Pool } from '../process'
 
 /** kcal per g. @source Regulation (EU) 1169/2011 Annex XIV */
 export const ENERGY_KCAL_PER_G = {
@@ -80,6 +81,60 @@ export function sumLines(lines: readonly ResolvedLine[], kitchen: Kitchen): Sums
   return { massG, values, cost, atLeast }
 }
 
+/** What carries a nutrient away when a food is drained, pressed or trimmed. */
+const CARRIED_BY: Readonly<Record<Summed, Pool>> = {
+  proteinG: 'solidG',
+  fatG: 'fatG',
+  saturatedFatG: 'fatG',
+  carbohydrateG: 'solidG',
+  sugarsG: 'solubleG',
+  fibreG: 'solidG',
+  sodiumMg: 'saltG',
+  potassiumMg: 'solubleG',
+  calciumMg: 'solidG',
+  ironMg: 'solidG',
+  alcoholG: 'alcoholG',
+  organicAcidG: 'solubleG',
+}
+
+function keptNutrient(food: Ingredient, item: Item, nutrient: Summed): number {
+  const per100g = food.per100g[nutrient] ?? 0
+  if (nutrient !== 'carbohydrateG') return per100g * keptOf(item, CARRIED_BY[nutrient])
+  const sugars = Math.min(food.per100g.sugarsG ?? 0, per100g)
+  return sugars * keptOf(item, 'solubleG') + (per100g - sugars) * keptOf(item, 'solidG')
+}
+
+/**
+ * A part's sums after its method: what cooking took away is gone, what it brought in is there.
+ * @param raw sums of the lines, for cost and for what is not known
+ * @param items what the method left, those of other parts included
+ * @param taken sums of what came from other parts, each as a share of that part
+ * @source retention by what leaves with water, salt and fat: process 1.6, 1.8; practice
+ */
+export function sumCooked(
+  raw: Sums,
+  items: readonly Item[],
+  taken: readonly { sums: Sums; share: number }[],
+): Sums {
+  const values: Record<Summed, number | null> = { ...NOTHING_KNOWN }
+  for (const item of items) {
+    const { food } = item.source
+    if (food === null) continue
+    for (const nutrient of SUMMED) {
+      if (food.per100g[nutrient] === null) continue
+      values[nutrient] = (values[nutrient] ?? 0) + (keptNutrient(food, item, nutrient) * item.rawG) / 100
+    }
+  }
+  const atLeast = new Set(raw.atLeast)
+  let { cost, massG } = raw
+  for (const { sums, share } of taken) {
+    massG += sums.massG * share
+    if (sums.cost !== null) cost = (cost ?? 0) + sums.cost * share
+    for (const name of sums.atLeast) atLeast.add(name)
+  }
+  return { massG, values, cost, atLeast }
+}
+
 /** Adds the sums of parts. */
 export function addSums(all: readonly Sums[]): Sums {
   const values: Record<Summed, number | null> = { ...NOTHING_KNOWN }
@@ -115,7 +170,7 @@ export function energyKcal(values: Sums['values']): number | null {
 
 /**
  * Sums on a basis: divides every value by a number of portions, or by hundreds of grams cooked.
- * @param sums of all that was added; cooking takes only water, so they hold for the cooked food too
+ * @param sums of the cooked food
  * @param basis how many of the wanted unit the food makes, above 0
  * @param massG mass of one unit, g
  */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { dishOf, partOf } from '../../test/dishes'
+import { dishOf, partOf, stepOf } from '../../test/dishes'
 import { beans, egg, gluten, oil, salt, testKitchen, testLibrary, walnut } from '../../test/foods'
 import { assess } from '../assess'
 import type { Dish } from '../model'
@@ -29,9 +29,7 @@ describe('slips', () => {
   })
 
   it('names a line that no step uses', () => {
-    const steps = (text: string) => [
-      { id: 's', text, operation: null, durationMin: null, tempC: null, keepsFraction: null },
-    ]
+    const steps = (text: string) => [stepOf(text)]
     expect(
       rulesOf(dishOf(partOf(MINCE, null, { steps: steps('Brown the mushrooms, add beans and salt.') }))),
     ).toContain('listed-unused')

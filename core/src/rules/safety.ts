@@ -1,4 +1,5 @@
 import type { ResolvedLine } from '../composition'
+import type { MethodRun } from '../process'
 import type { Found } from './finding'
 
 const LOCAL_CODE = 'Follow your local food code.'
@@ -67,8 +68,16 @@ const NOTABLE_G: Readonly<Record<string, number>> = {
   selenium: 15,
 }
 
+/** Raw pulses: where a method cooks them, its own rules judge how well. */
+const JUDGED_BY_METHOD: ReadonlySet<string> = new Set(['raw-kidney-bean', 'raw-pulse'])
+
+const isCooked = (lineId: string, method: MethodRun | null): boolean =>
+  method?.trace.some(({ spec, holds }) =>
+    spec?.medium === 'liquid' || spec?.medium === 'pressure' ? holds.some(({ id }) => id === lineId) : false,
+  ) ?? false
+
 /** The usual cautions for the raw and the risky among the lines. One a caution, on its first line. */
-export function safetyFindings(lines: readonly ResolvedLine[]): Found[] {
+export function safetyFindings(lines: readonly ResolvedLine[], method: MethodRun | null = null): Found[] {
   const seen = new Set<string>()
   return lines.flatMap(({ food, mass, line }): Found[] => {
     if (food === null) return []
@@ -77,6 +86,7 @@ export function safetyFindings(lines: readonly ResolvedLine[]): Found[] {
       const key = `${id} ${caution?.severity === 'stop' ? food.id : ''}`
       if (caution === undefined || seen.has(key)) return []
       if ((mass?.value ?? 0) < (NOTABLE_G[id] ?? 0)) return []
+      if (JUDGED_BY_METHOD.has(id) && isCooked(line.id, method)) return []
       seen.add(key)
       return [
         {

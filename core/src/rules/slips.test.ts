@@ -1,18 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import { dishOf, newId, partOf } from '../../test/dishes'
+import { dishOf, partOf, stepOf } from '../../test/dishes'
 import { testKitchen, testLibrary } from '../../test/foods'
 import { assess } from '../assess'
 
-const step = (text: string) => ({
-  id: newId(),
-  text,
-  operation: null,
-  durationMin: null,
-  tempC: null,
-  keepsFraction: null,
-})
 const found = (lines: string[], steps: string[] = []) =>
-  assess(dishOf(partOf(lines, null, { steps: steps.map(step) })), testLibrary, testKitchen).findings
+  assess(dishOf(partOf(lines, null, { steps: steps.map((text) => stepOf(text)) })), testLibrary, testKitchen)
+    .findings
 const rules = (lines: string[], steps: string[] = []) => found(lines, steps).map(({ rule }) => rule)
 
 describe('spoon letters', () => {
@@ -92,7 +85,7 @@ describe('list and steps', () => {
 
   it('count what another part lists', () => {
     const dish = dishOf(
-      partOf(['300 g white beans'], null, { steps: [step('Mash the beans, fold in the mushrooms.')] }),
+      partOf(['300 g white beans'], null, { steps: [stepOf('Mash the beans, fold in the mushrooms.')] }),
       partOf(['200 g mushrooms'], null, { name: 'Mushroom layer' }),
     )
     expect(assess(dish, testLibrary, testKitchen).findings.map(({ rule }) => rule)).not.toContain(

@@ -2,7 +2,6 @@ import type { ResolvedLine } from '../composition'
 import { formatAmount, formatNumber, lineMass } from '../measure'
 import type { Amount, Ingredient, Kitchen, UnitId } from '../model'
 import type { Found } from './finding'
-import { namingWords, wordsOf } from './foodWords'
 import { usualMostPct } from './usualShare'
 
 /** How far above the usual most an amount must be before it reads like a slip. Practice. */
@@ -58,26 +57,4 @@ export function unitSlips(lines: readonly ResolvedLine[], rawMassG: number, kitc
       },
     ]
   })
-}
-
-/** Lines that no step names. Only where the method speaks of ingredients at all. */
-export function unusedLines(lines: readonly ResolvedLine[], stepTexts: readonly string[]): Found[] {
-  if (stepTexts.length === 0) return []
-  const text = stepTexts.join(' ').toLowerCase()
-  const isNamed = ({ food, line }: ResolvedLine): boolean => {
-    if (food === null) return false
-    for (const word of namingWords(food)) if (text.includes(word)) return true
-    return wordsOf(line.food).some((word) => text.includes(word))
-  }
-  const counted = lines.filter(({ food }) => food !== null)
-  const unused = counted.filter((line) => !isNamed(line))
-  const isAllIn = /\ball (?:the )?(?:ingredients|dry|wet)|everything|remaining|rest of the/.test(text)
-  if (isAllIn || unused.length > counted.length / 2) return []
-  return unused.map(({ line, food }) => ({
-    rule: 'listed-unused',
-    severity: 'info',
-    lineId: line.id,
-    message: `${food?.name ?? line.food} is in the list but no step uses it.`,
-    remedy: 'Name it in a step, or take the line out.',
-  }))
 }

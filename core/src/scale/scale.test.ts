@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { dishOf, partOf } from '../../test/dishes'
+import { dishOf, partOf, stepOf } from '../../test/dishes'
 import { testKitchen, testLibrary } from '../../test/foods'
 import { assess } from '../assess'
 import { resolveLines } from '../composition'
@@ -196,9 +196,7 @@ describe('roundDish', () => {
 })
 
 describe('scaleNotes', () => {
-  const steps = [
-    { id: 's', text: 'Simmer', operation: 'simmer', durationMin: 10, tempC: null, keepsFraction: null },
-  ]
+  const steps = [stepOf('Simmer 10 minutes')]
   const dish = dishOf(
     partOf(['400 g white beans', '20 g cornflour', '1 tsp garlic powder', '2 g salt'], null, { steps }),
   )

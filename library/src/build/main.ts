@@ -1,4 +1,5 @@
 import { writeFileSync } from 'node:fs'
+import { fitRates, lawOf } from '@frijol/core/process'
 import type { Allergen, Conversion } from '@frijol/core/model'
 import { readPublicTable } from './composition'
 import { joinIngredients } from './ingredients'
@@ -6,6 +7,7 @@ import { originalFrom } from './originals'
 import { provenancePage } from './provenance'
 import { numberIn, readTable, type Row } from './table'
 import { compositionFaults } from './validate'
+import { cookedWater, readYields } from './yields'
 
 const data = (name: string): URL => new URL(`../../data/${name}`, import.meta.url)
 const byId = (rows: readonly Row[], column = 'id'): ReadonlyMap<string, Row> =>
@@ -38,6 +40,9 @@ const conversions = readTable(data('conversions.csv')).map((row): Conversion => 
   how: row['how'] ?? '',
   source: row['source'] ?? '',
 }))
+const foods = new Map(ingredients.map((ingredient) => [ingredient.id, ingredient]))
+const yields = readYields(data('yields.csv'), foods)
+const rates = fitRates(yields, cookedWater(conversions, foods))
 const originals = readTable(data('originals.csv')).map(originalFrom)
 
 const known = new Set(allergens.map(({ id }) => id))
@@ -54,6 +59,11 @@ for (const { fromId, toId, factor, low, high, source } of conversions) {
   if (!(low <= factor && factor <= high && low > 0) || source === '')
     faults.push(`conversions: ${fromId} has no sound factor`)
 }
+for (const { id, factor, low, high, operation, pot } of yields) {
+  if (!(low <= factor && factor <= high && low > 0)) faults.push(`yields: ${id} has no sound factor`)
+  if (pot === null && lawOf(operation) === null && operation !== 'cook-liquid')
+    faults.push(`yields: ${id} names no operation with a law: ${operation}`)
+}
 const ids = new Set<string>()
 for (const { id } of ingredients) {
   if (ids.has(id)) faults.push(`${id} stands twice`)
@@ -69,7 +79,7 @@ if (faults.length > 0) {
 const sorted = [...ingredients].sort((a, b) => a.id.localeCompare(b.id))
 writeFileSync(
   new URL('../generated/library.json', import.meta.url),
-  `${JSON.stringify({ ingredients: sorted, originals, allergens, conversions })}\n`,
+  `${JSON.stringify({ ingredients: sorted, originals, allergens, conversions, rates })}\n`,
 )
 writeFileSync(
   new URL('../../../docs/library-provenance.md', import.meta.url),

@@ -1,7 +1,7 @@
-import { durationAndTemperature, type ReadContext } from '@frijol/core/interchange'
+import type { ReadContext } from '@frijol/core/interchange'
 import { indexFoods, type LineReader } from '@frijol/core/measure'
 import { defaultKitchen, type Ingredient, type Kitchen, type Library } from '@frijol/core/model'
-import { operationIn } from '@frijol/core/process'
+import { stepFrom } from '@frijol/core/process'
 import { create } from 'zustand'
 import { readKitchen, saveKitchen } from '../data'
 import { newId, nowIso } from './ids'
@@ -63,5 +63,5 @@ export const readContext = (): ReadContext => ({
   reader: lineReader(),
   newId,
   now: nowIso(),
-  stepFacts: (text) => ({ operation: operationIn(text), ...durationAndTemperature(text) }),
+  readStep: stepFrom,
 })

@@ -1,6 +1,5 @@
-import { durationAndTemperature } from '@frijol/core/interchange'
 import type { Part, PartAssessment, Step } from '@frijol/core/model'
-import { operationIn } from '@frijol/core/process'
+import { rereadStep, stepFrom } from '@frijol/core/process'
 import { useState } from 'react'
 import { useSearchParams } from 'react-router'
 import { toast } from 'sonner'
@@ -14,12 +13,6 @@ const BASIS: Record<PartAssessment['cookedBasis'], string> = {
   family: 'usual for the family, not weighed',
   raw: 'nothing cooks off yet',
 }
-
-const readStep = (text: string): Pick<Step, 'text' | 'operation' | 'durationMin' | 'tempC'> => ({
-  text: text.slice(0, 4000),
-  operation: operationIn(text),
-  ...durationAndTemperature(text),
-})
 
 /** Method: what happens to mass and water on the way. */
 export function MethodStage() {
@@ -76,13 +69,7 @@ function Steps({ part, reading }: { part: Part; reading: PartAssessment }) {
   }
   const add = () => {
     if (text.trim() === '') return
-    run(
-      commands.setSteps(
-        part.id,
-        [...part.steps, { id: newId(), ...readStep(text.trim()), keepsFraction: null }],
-        'add a step',
-      ),
-    )
+    run(commands.setSteps(part.id, [...part.steps, stepFrom(text.trim(), newId())], 'add a step'))
     setText('')
   }
   return (
@@ -100,8 +87,14 @@ function Steps({ part, reading }: { part: Part; reading: PartAssessment }) {
             reading={reading.steps[at] ?? null}
             isFirst={at === 0}
             isLast={at === part.steps.length - 1}
-            onText={(value) => replace(at, readStep(value), `step ${step.id}`)}
-            onKeeps={(keepsFraction) => replace(at, { keepsFraction }, `keeps ${step.id}`)}
+            onText={(value) => replace(at, rereadStep(step, value.slice(0, 4000)), `step ${step.id}`)}
+            onKeeps={(fraction) =>
+              replace(
+                at,
+                { until: fraction === null ? null : { kind: 'keeps', fraction } },
+                `keeps ${step.id}`,
+              )
+            }
             onMove={(by) => move(at, by)}
             onRemove={() =>
               run(

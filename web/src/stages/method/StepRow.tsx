@@ -56,7 +56,7 @@ export function StepRow({
       </div>
       <NumberField
         label="Keeps, % of mass"
-        value={step.keepsFraction === null ? null : Number((step.keepsFraction * 100).toFixed(1))}
+        value={step.until?.kind === 'keeps' ? Number((step.until.fraction * 100).toFixed(1)) : null}
         onChange={keeps}
         className="max-sm:col-start-2"
       />

@@ -1,0 +1,204 @@
+import type { RateConstant, YieldRow } from '../../model'
+import { dryingConstant, temperatureScale, waterAfterDrying } from './drying'
+import { hobLimit, surfaceRate } from './evaporation'
+import { longTimeFraction, partingFraction } from './parting'
+import { lawOf, PRIOR_LN_SD, rateFor } from './rates'
+import { saturationFrom, solidsLost, uptakeAfter, uptakeTau } from './uptake'
+
+/** A 90 % range spans this many standard deviations. */
+const RANGE_SDS = 3.29
+const LEAST_LN_SD = 0.02
+
+interface Situation {
+  readonly water: number
+  readonly solids: number
+  readonly oil: number
+}
+
+/** What a row starts from, g per g of the food going in. */
+const situationOf = ({ waterPct, oilPct, factor }: YieldRow): Situation => ({
+  water: waterPct / 100,
+  solids: 1 - waterPct / 100,
+  oil: (oilPct / 100) * factor,
+})
+
+/**
+ * The constant that explains a row of the yields table.
+ * @returns null where the operation follows no law, or the row's time is too short to tell
+ */
+export function constantOf(row: YieldRow): number | null {
+  const { water, solids, oil } = situationOf(row)
+  switch (lawOf(row.operation)) {
+    case 'uptake': {
+      const kept = solids * (1 - solidsLost(row.operation, row.group))
+      const tau = uptakeTau(row.operation, row.group, row.tempC)
+      return saturationFrom(water / solids, (row.factor - kept) / kept, row.minutes, tau)
+    }
+    case 'drying': {
+      const perMin = dryingConstant(water, solids, water - (1 - (row.factor - oil)), row.minutes)
+      return perMin === null ? null : perMin / temperatureScale(row.operation, row.tempC)
+    }
+    case 'parting':
+      return longTimeFraction(row.operation, row.factor, row.minutes)
+    case null:
+      return null
+  }
+}
+
+/** The factor that a constant predicts for a row's food, time and temperature. */
+export function factorOf(row: YieldRow, constant: number): number {
+  const { water, solids, oil } = situationOf(row)
+  switch (lawOf(row.operation)) {
+    case 'uptake': {
+      const kept = solids * (1 - solidsLost(row.operation, row.group))
+      const tau = uptakeTau(row.operation, row.group, row.tempC)
+      const full = kept * (1 + uptakeAfter(water / solids, constant, row.minutes, tau))
+      return row.liquidGPerG === null ? full : Math.min(full, 1 + row.liquidGPerG)
+    }
+    case 'drying': {
+      const perMin = constant * temperatureScale(row.operation, row.tempC)
+      return waterAfterDrying(water, solids, perMin, row.minutes) + solids + oil
+    }
+    case 'parting':
+      return partingFraction(row.operation, constant, row.minutes)
+    case null:
+      return 1
+  }
+}
+
+interface Point {
+  readonly ln: number
+  readonly sd: number
+  readonly row: YieldRow
+}
+
+const groupedBy = <T>(items: readonly T[], key: (item: T) => string): Map<string, T[]> => {
+  const groups = new Map<string, T[]>()
+  for (const item of items) {
+    const name = key(item)
+    const group = groups.get(name)
+    if (group === undefined) groups.set(name, [item])
+    else group.push(item)
+  }
+  return groups
+}
+
+function mean(points: readonly Point[]): { ln: number; between: number } {
+  const ln = points.reduce((sum, point) => sum + point.ln, 0) / points.length
+  if (points.length < 2) return { ln, between: PRIOR_LN_SD }
+  const variance = points.reduce((sum, point) => sum + (point.ln - ln) ** 2, 0) / (points.length - 1)
+  return { ln, between: Math.max(0.05, Math.sqrt(variance)) }
+}
+
+const compositionPoint = (waterPct: number | undefined): { ln: number; sd: number }[] =>
+  waterPct === undefined ? [] : [{ ln: Math.log(waterPct / (100 - waterPct)), sd: COMPOSITION_LN_SD }]
+
+/** A food's rows together with what its group says: inverse variance. */
+function pooled(
+  points: readonly { readonly ln: number; readonly sd: number }[],
+  prior: { ln: number; between: number } | null,
+): { ln: number; sd: number } {
+  let weight = prior === null ? 0 : 1 / prior.between ** 2
+  let sum = prior === null ? 0 : prior.ln * weight
+  for (const { ln, sd } of points) {
+    weight += 1 / sd ** 2
+    sum += ln / sd ** 2
+  }
+  return { ln: sum / weight, sd: Math.sqrt(1 / weight) }
+}
+
+/** How well a cooked food's water says what it saturates at, on ln; practice. */
+const COMPOSITION_LN_SD = 0.1
+const COOKED_BY = new Set(['boil', 'absorb'])
+
+/**
+ * Fits the constants of the unit operations to a table of yields: by operation, by group of foods, and by food, where a
+ * food is shrunk toward its group by the spread within the group and the range of its own rows.
+ *
+ * @param rows those without a law or without a telling time are left out
+ * @param cookedWater water of a dry food's cooked state, g per 100 g: a second source for what cooking saturates at
+ * @returns one constant for each operation, each group and each food that the rows name
+ */
+export function fitRates(
+  rows: readonly YieldRow[],
+  cookedWater: ReadonlyMap<string, number> = new Map(),
+): RateConstant[] {
+  const points = rows.flatMap((row): Point[] => {
+    const value = constantOf(row)
+    if (value === null) return []
+    return [{ ln: Math.log(value), sd: Math.max(LEAST_LN_SD, Math.log(row.high / row.low) / RANGE_SDS), row }]
+  })
+  const rates: RateConstant[] = []
+  const add = (
+    of: readonly Point[],
+    group: string | null,
+    ingredientId: string | null,
+    found: { ln: number; sd: number },
+  ) => {
+    const operation = of[0]?.row.operation ?? ''
+    const law = lawOf(operation)
+    if (law === null) return
+    const value = Number(Math.exp(found.ln).toPrecision(5))
+    rates.push({
+      operation,
+      law,
+      group,
+      ingredientId,
+      value,
+      lnSd: Number(found.sd.toFixed(3)),
+      rows: of.length,
+    })
+  }
+  for (const ofOperation of groupedBy(points, ({ row }) => row.operation).values()) {
+    const whole = mean(ofOperation)
+    add(ofOperation, null, null, { ln: whole.ln, sd: whole.between })
+    for (const [group, ofGroup] of groupedBy(ofOperation, ({ row }) => row.group)) {
+      const usual = mean(ofGroup)
+      add(ofGroup, group, null, { ln: usual.ln, sd: usual.between })
+      const foods = groupedBy(
+        ofGroup.filter(({ row }) => row.ingredientId !== null),
+        ({ row }) => row.ingredientId ?? '',
+      )
+      for (const [ingredientId, ofFood] of foods) {
+        const water = ofOperation.some(({ row }) => COOKED_BY.has(row.operation))
+          ? cookedWater.get(ingredientId)
+          : undefined
+        add(
+          ofFood,
+          group,
+          ingredientId,
+          pooled([...ofFood, ...compositionPoint(water)], ofGroup.length > ofFood.length ? usual : null),
+        )
+      }
+    }
+  }
+  for (const [ingredientId, waterPct] of cookedWater) {
+    if (rates.some((rate) => rate.ingredientId === ingredientId && COOKED_BY.has(rate.operation))) continue
+    for (const { ln, sd } of compositionPoint(waterPct)) {
+      rates.push({
+        operation: 'boil',
+        law: 'uptake',
+        group: null,
+        ingredientId,
+        value: Number(Math.exp(ln).toPrecision(5)),
+        lnSd: sd,
+        rows: 0,
+      })
+    }
+  }
+  return rates
+}
+
+/** Power of the hob that the yields table's pots stand on, kW. Practice. */
+const POT_POWER_KW = 2
+
+/** The factor that fitted constants predict for a row; null where they know neither the food, the group nor the operation. */
+export function predictedFactor(row: YieldRow, rates: readonly RateConstant[]): number | null {
+  if (row.pot !== null) {
+    const { chargeG, areaDm2, lid, bubbling } = row.pot
+    const rate = surfaceRate(bubbling, areaDm2, lid, 1 - row.waterPct / 100, hobLimit(POT_POWER_KW))
+    return Math.max(0, 1 - (rate * row.minutes) / chargeG)
+  }
+  const rate = rateFor(rates, row.operation, row.ingredientId, row.group)
+  return rate === null ? null : factorOf(row, rate.value)
+}

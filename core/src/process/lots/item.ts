@@ -1,0 +1,217 @@
+import { type Batch, BATCH_FIELDS, type BatchField, batchPerGram } from '../../composition'
+import type { Ingredient } from '../../model'
+import { processKind, type ProcessKind } from './groups'
+
+/**
+ * What moves apart when food is cooked: water leaves as vapour, soluble matter and salt with juice, fat as drip.
+ * `inertG` is food of unknown composition: it has mass and nothing else.
+ */
+export const POOLS = ['waterG', 'alcoholG', 'fatG', 'saltG', 'solubleG', 'solidG', 'inertG'] as const
+export type Pool = (typeof POOLS)[number]
+
+/** NaCl of a gram of sodium. @source Regulation (EU) 1169/2011: salt = sodium x 2.5 */
+const SALT_PER_SODIUM = 2.5
+
+/** Fields of a batch by the pool that carries them. What is not named here stays with the solids. */
+const POOL_OF: Partial<Record<BatchField, Pool>> = {
+  waterG: 'waterG',
+  alcoholG: 'alcoholG',
+  fatG: 'fatG',
+  solidFatG: 'fatG',
+  sodiumMg: 'saltG',
+  sugarsG: 'solubleG',
+  organicAcidG: 'solubleG',
+  glutamateMg: 'solubleG',
+  impMg: 'solubleG',
+  gmpMg: 'solubleG',
+  ampMg: 'solubleG',
+  unknownG: 'inertG',
+}
+/** Foods whose composition is known for only a part still have a mass: their unknown share stays with the solids. */
+const carrierOf = (field: BatchField): Pool => POOL_OF[field] ?? 'solidG'
+
+type Pools = Readonly<Record<Pool, number>>
+const UNKNOWN_FOOD: Pools = { waterG: 0, alcoholG: 0, fatG: 0, saltG: 0, solubleG: 0, solidG: 0, inertG: 1 }
+const pools = new WeakMap<Ingredient, Pools>()
+
+/** One gram of a food by pools; they sum to 1. */
+export function poolsPerGram(food: Ingredient | null): Pools {
+  if (food === null) return UNKNOWN_FOOD
+  const known = pools.get(food)
+  if (known !== undefined) return known
+  const gram = Object.fromEntries(batchPerGram(food)) as Partial<Batch>
+  const dry = Math.max(0, 1 - (gram.waterG ?? 0) - (gram.alcoholG ?? 0))
+  const fatG = Math.min(gram.fatG ?? 0, dry)
+  const saltG = Math.min(((gram.sodiumMg ?? 0) / 1000) * SALT_PER_SODIUM, dry - fatG)
+  const solubleG = Math.min((gram.sugarsG ?? 0) + (gram.organicAcidG ?? 0), dry - fatG - saltG)
+  const made: Pools = {
+    waterG: 1 - dry - (gram.alcoholG ?? 0),
+    alcoholG: gram.alcoholG ?? 0,
+    fatG,
+    saltG,
+    solubleG,
+    solidG: dry - fatG - saltG - solubleG,
+    inertG: 0,
+  }
+  pools.set(food, made)
+  return made
+}
+
+/** Where an item comes from: a line of this part or of another, or something that a step brought in. */
+export interface Source {
+  readonly id: string
+  readonly name: string
+  readonly food: Ingredient | null
+  readonly kind: ProcessKind
+}
+
+const NO_KIND: ProcessKind = { group: 'other', isLiquid: false, isDry: false }
+export const sourceOf = (id: string, name: string, food: Ingredient | null): Source => ({
+  id,
+  name,
+  food,
+  kind: food === null ? NO_KIND : processKind(food),
+})
+
+/** Temperatures from which time is counted, C. */
+export const HOT_C = [75, 80, 90, 95] as const
+
+/** A food's share in a lot: what is left of it, and what it has been through. Owned and changed by one run. */
+export interface Item extends Record<Pool, number> {
+  readonly source: Source
+  /** Grams as listed that this share comes from. */
+  rawG: number
+  evaporatedG: number
+  /** Mass before it was first pressed: pressing again goes on from there. */
+  pressedFromG: number
+  /** How far its gluten is developed, 0 to 1. */
+  development: number
+  peakC: number
+  /** Temperature of what it was first wetted with, C; NaN while dry. */
+  wetC: number
+  restMin: number
+  /** Minutes at or above each of HOT_C. */
+  readonly hotMin: number[]
+}
+
+const ROOM_C = 20
+const COOKED_C = 98
+
+/** A fresh item of so many grams. */
+export function itemOf(source: Source, massG: number): Item {
+  const per = poolsPerGram(source.food)
+  return {
+    source,
+    rawG: massG,
+    waterG: per.waterG * massG,
+    alcoholG: per.alcoholG * massG,
+    fatG: per.fatG * massG,
+    saltG: per.saltG * massG,
+    solubleG: per.solubleG * massG,
+    solidG: per.solidG * massG,
+    inertG: per.inertG * massG,
+    evaporatedG: 0,
+    pressedFromG: 0,
+    development: source.food?.glutenDevelopment ?? 0,
+    peakC: source.kind.group === 'cooked-pulse' ? COOKED_C : ROOM_C,
+    wetC: Number.NaN,
+    restMin: 0,
+    hotMin: [0, 0, 0, 0],
+  }
+}
+
+export const massOf = (item: Item): number =>
+  item.waterG + item.alcoholG + item.fatG + item.saltG + item.solubleG + item.solidG + item.inertG
+/** Solids that hold water back while a food dries: all but fat and water. */
+export const solidsOf = (item: Item): number => item.saltG + item.solubleG + item.solidG
+
+/** Takes a share off an item, leaving the rest. */
+export function splitOff(item: Item, share: number): Item {
+  const taken: Item = { ...item, hotMin: [...item.hotMin] }
+  for (const pool of POOLS) {
+    taken[pool] = item[pool] * share
+    item[pool] -= taken[pool]
+  }
+  for (const field of ['rawG', 'evaporatedG', 'pressedFromG'] as const) {
+    taken[field] = item[field] * share
+    item[field] -= taken[field]
+  }
+  return taken
+}
+
+/** What is left of a pool, per what the raw food brought; a pool that it lacks goes with its solids. */
+export function keptOf(item: Item, pool: Pool): number {
+  const raw = poolsPerGram(item.source.food)[pool] * item.rawG
+  if (raw > 0) return item[pool] / raw
+  return pool === 'solidG' ? 1 : keptOf(item, 'solidG')
+}
+
+/** Binder strength of gluten doubles while it is developed: raw powder counts half. Practice. */
+const developed = (item: Item): number =>
+  item.source.food?.proteinClass === 'gluten' ? 1 + Math.min(1, item.development) : 1
+
+function holdWater(target: Batch, item: Item, perGram: Partial<Batch>, waterG: number, solids: number): void {
+  const raw = item.rawG * solids
+  const gained = waterG - (perGram.waterG ?? 0) * raw
+  const uptake = (perGram.uptakeHotG ?? 0) * raw
+  const released = (perGram.releasedHotG ?? 0) * raw
+  const taken = Math.min(Math.max(0, gained), uptake)
+  target.uptakeHotG += uptake - taken
+  target.releasedHotG += Math.max(0, released + gained - taken)
+}
+
+function addItem(target: Batch, item: Item, waterG: number): void {
+  const { food } = item.source
+  const mass = massOf(item) - item.waterG + waterG
+  target.massG += mass
+  target.waterG += waterG
+  if (food === null) {
+    target.unknownG += item.inertG
+    return
+  }
+  const kept = {
+    waterG: 0,
+    alcoholG: keptOf(item, 'alcoholG'),
+    fatG: keptOf(item, 'fatG'),
+    saltG: keptOf(item, 'saltG'),
+    solubleG: keptOf(item, 'solubleG'),
+    solidG: keptOf(item, 'solidG'),
+    inertG: 1,
+  }
+  const perGram: Partial<Batch> = {}
+  for (const [field, value] of batchPerGram(food)) {
+    perGram[field] = value
+    target[field] += value * item.rawG * kept[carrierOf(field)] * (SKIPPED.has(field) ? 0 : 1)
+  }
+  target.dryMatterG += item.fatG + item.saltG + item.solubleG + item.solidG
+  if (food.proteinClass === 'gluten') {
+    const protein = (perGram.glutenProteinG ?? 0) * item.rawG * kept.solidG
+    target.developedGlutenG += protein * Math.max(item.development, food.glutenDevelopment)
+    const extra = (developed(item) - 1) * item.rawG * kept.solidG
+    target.binderColdEE += (perGram.binderColdEE ?? 0) * extra
+    target.binderHotEE += (perGram.binderHotEE ?? 0) * extra
+  }
+  holdWater(target, item, perGram, waterG, kept.solidG)
+}
+
+/** Fields that are summed from the pools, not from the food. */
+const SKIPPED: ReadonlySet<BatchField> = new Set([
+  'massG',
+  'waterG',
+  'dryMatterG',
+  'developedGlutenG',
+  'releasedHotG',
+  'uptakeHotG',
+])
+
+const EMPTY = Object.fromEntries(BATCH_FIELDS.map((field) => [field, 0])) as Batch
+
+/**
+ * Items as one batch.
+ * @param withVapour puts the water back that left as vapour: the mix as it would weigh uncooked
+ */
+export function batchOf(items: readonly Item[], withVapour: boolean): Batch {
+  const batch: Batch = { ...EMPTY }
+  for (const item of items) addItem(batch, item, item.waterG + (withVapour ? item.evaporatedG : 0))
+  return batch
+}

@@ -1,0 +1,226 @@
+import { type MethodRule, Story, whole } from './story'
+
+const NUTS =
+  /^(?:cashews-raw|almonds|sunflower-seeds|macadamias|hazelnuts|pumpkin-seeds|brazil-nuts|pecans|walnuts|pine-nuts|hemp-hearts)$/
+const RAW_PHASEOLUS =
+  /^(?:kidney-beans-red|cannellini-beans|black-beans|navy-beans|butter-beans|pinto-beans|great-northern-beans)-dry$/
+const RAW_PULSE =
+  /^(?:chickpeas|lentils-.*|split-peas|black-eyed-peas|adzuki-beans|mung-.*|fava-beans|pigeon-peas|soybeans|urad|lupin)-dry$/
+/** Gels that need a rest before they hold, min. @source rules 32, 33; practice */
+const GEL_RESTS: readonly (readonly [RegExp, number, string])[] = [
+  [/^flaxseed-ground/, 10, 'Ground flax'],
+  [/^chia-seed/, 15, 'Chia'],
+  [/^psyllium/, 5, 'Psyllium'],
+  [/^oats-rolled/, 20, 'Rolled oats'],
+]
+const SOAKED = /\bsoak|\bboiled\b/
+const LOCAL_CODE = 'Follow your local food code.'
+
+/** Whether a pulse is soaked for so many minutes, and its water goes. */
+function soaked(story: Story, id: string, minutes: number): boolean {
+  const told = story.foods.find((one) => one.id === id)
+  if (told === undefined) return false
+  if (/overnight|\b(?:[5-9]|1\d|2\d)\s*(?:-\s*\d+\s*)?h/.test(told.prep)) return true
+  const steps = story.did(told, 'soak')
+  return steps.reduce((sum, { reading }) => sum + reading.minutes, 0) >= minutes
+}
+
+/** Pulses, nuts, seeds, soy. @source functional-ingredient rules 32 to 38, 43; FDA Bad Bug Book; limits practice */
+export const PULSE_RULES: readonly MethodRule[] = [
+  {
+    id: 'beans-not-boiled',
+    severity: 'stop',
+    about: 'raw beans without a soak and a full boil',
+    find: (story) =>
+      story.of(RAW_PHASEOLUS).flatMap((told) => {
+        if (!story.hasSteps || story.joins(told) < 0) return []
+        const boiled = story
+          .did(told, 'boil', 'pressure-cook')
+          .reduce(
+            (sum, { reading, spec }) => sum + reading.minutes * (spec?.id === 'pressure-cook' ? 4 : 1),
+            0,
+          )
+        const isSoaked = soaked(story, told.id, 300)
+        if (boiled >= 30 && isSoaked) return []
+        return [
+          {
+            lineId: told.id,
+            message:
+              `${told.food.name} hold a toxin: ${isSoaked ? '' : 'they are not soaked for 5 hours, '}${boiled >= 30 ? 'though they boil' : `they boil for ${whole(boiled)} min`}.`.replace(
+                ', though they boil',
+                '',
+              ),
+            remedy: `Soak 5 hours, drain, boil hard for 30 minutes, then cook to tender; no slow-cooker start. ${LOCAL_CODE}`,
+          },
+        ]
+      }),
+  },
+  {
+    id: 'pulse-not-cooked',
+    severity: 'stop',
+    about: 'raw pulses that are not cooked through',
+    find: (story) =>
+      story.of(RAW_PULSE).flatMap((told) => {
+        if (!story.hasSteps || story.joins(told) < 0) return []
+        const minutes = story.minutesAt(told, 90) / 0.7
+        return minutes >= 15
+          ? []
+          : [
+              {
+                lineId: told.id,
+                message: `${told.food.name} cook for ${whole(minutes)} min: they stay hard, and raw.`,
+                remedy: `Simmer them to tender, 15 minutes at the least. ${LOCAL_CODE}`,
+              },
+            ]
+      }),
+  },
+  {
+    id: 'gel-not-rested',
+    severity: 'caution',
+    about: 'flax, chia, psyllium or oats without their rest',
+    find: (story) =>
+      GEL_RESTS.flatMap(([id, minutes, name]) =>
+        story.of(id).flatMap((told) => {
+          const at = story.joins(told)
+          if (at < 0) return []
+          const rested = story.restBefore(told, [
+            'shape',
+            'roast',
+            'shallow-fry',
+            'sear',
+            'grill',
+            'air-fry',
+            'deep-fry',
+            'steam',
+          ])
+          const hot = story.minutesAt(told, 80)
+          const isDone =
+            rested >= minutes || hot > minutes || new RegExp(`(?:rested|soaked|gel)`).test(told.prep)
+          const isShaped =
+            story.did(told, 'shape', 'roast', 'shallow-fry', 'sear', 'grill', 'air-fry', 'deep-fry', 'steam')
+              .length > 0
+          return isDone || !isShaped
+            ? []
+            : [
+                {
+                  lineId: told.id,
+                  message: `${name} takes up water slowly; here it rests ${whole(rested)} min before it must hold.`,
+                  remedy: `Rest the mix ${minutes} minutes, then correct its water.`,
+                },
+              ]
+        }),
+      ),
+  },
+  {
+    id: 'textured-soy-dry',
+    severity: 'caution',
+    about: 'textured soy that is not hydrated',
+    find: (story) =>
+      story.of(/^textured-soy-protein$/).flatMap((told) => {
+        if (!story.hasSteps || story.joins(told) < 0) return []
+        const hot = story.minutesAt(told, 80) / 0.7
+        const rest = story.restBefore(told, ['shape', 'brown', 'sear', 'roast'])
+        const inHot = story
+          .did(told, 'hydrate')
+          .some(
+            ({ reading, tempC, step }) =>
+              reading.minutes >= 8 && ((tempC ?? 0) >= 80 || /\b(?:hot|boiling)\b/i.test(step.text)),
+          )
+        return hot >= 10 || rest >= 30 || inHot || /hydrated|soaked/.test(told.prep)
+          ? []
+          : [
+              {
+                lineId: told.id,
+                message: 'Textured soy goes in dry: it keeps hard cores and takes water from the rest.',
+                remedy: 'Hydrate it 10 minutes in hot stock or 30 in cold, and squeeze it.',
+              },
+            ]
+      }),
+  },
+  {
+    id: 'tofu-not-pressed',
+    severity: 'caution',
+    about: 'tofu browned without pressing',
+    find: (story) =>
+      story.of(/^tofu-(?:firm|extra-firm|soft)$/).flatMap((told) => {
+        const browned = story.did(
+          told,
+          'brown',
+          'sear',
+          'shallow-fry',
+          'deep-fry',
+          'air-fry',
+          'grill',
+          'roast',
+        )[0]
+        if (browned === undefined || browned.isMixed) return []
+        const dried =
+          story.did(told, 'press', 'squeeze', 'freeze-thaw').length > 0 ||
+          /press|frozen|squeez|patted|crumbl/.test(told.prep)
+        return dried
+          ? []
+          : [
+              {
+                lineId: told.id,
+                stepId: browned.step.id,
+                message: 'Tofu that is not pressed steams in its own water before it browns.',
+                remedy: 'Press it 15 to 30 minutes, or freeze and thaw it first.',
+              },
+            ]
+      }),
+  },
+  {
+    id: 'nuts-not-soaked',
+    severity: 'caution',
+    about: 'nuts for a cream, not soaked, in a weak blender',
+    find: (story) =>
+      story.of(NUTS).flatMap((told) => {
+        const blended = story.did(told, 'blend')[0]
+        if (
+          blended === undefined ||
+          SOAKED.test(told.prep) ||
+          story.did(told, 'soak', 'boil', 'simmer').length > 0
+        )
+          return []
+        const power = blended.placed?.vessel?.powerKw ?? 0
+        return power >= 1
+          ? []
+          : [
+              {
+                lineId: told.id,
+                stepId: blended.step.id,
+                message: `${told.food.name} stay gritty in a blender of ${power > 0 ? `${whole(power * 1000)} W` : 'this power'} when they are dry.`,
+                remedy: 'Soak them 4 to 8 hours, or boil them 15 minutes; drain and rinse.',
+              },
+            ]
+      }),
+  },
+  {
+    id: 'soy-milk-curdles',
+    severity: 'caution',
+    about: 'acid in hot soy milk',
+    find: (story) =>
+      story.of(/^(?:soy-milk|soy-cream)$/).flatMap((told) => {
+        if (story.did(told, 'coagulate', 'culture').length > 0) return []
+        const acid = story.of((food) => food.foodClass === 'acid' && (food.per100g.organicAcidG ?? 0) >= 0.8)
+        const step = story
+          .through(told)
+          .find(
+            ({ reading, holds }) =>
+              (reading.state.pH ?? 7) < 5.8 &&
+              reading.state.coreC >= 70 &&
+              acid.some(({ id }) => holds.some((source) => source.id === id)),
+          )
+        return step === undefined
+          ? []
+          : [
+              {
+                lineId: told.id,
+                stepId: step.step.id,
+                message: `Soy milk curdles when acid meets it hot (about pH ${(step.reading.state.pH ?? 0).toFixed(1)}).`,
+                remedy: 'Cool it first, or stir the acid in at the very end off the heat.',
+              },
+            ]
+      }),
+  },
+]

@@ -1,0 +1,36 @@
+import { lineFrom } from '@frijol/core/interchange'
+import { indexFoods, type LineReader } from '@frijol/core/measure'
+import {
+  blankPart,
+  defaultKitchen,
+  type FamilyId,
+  type Kitchen,
+  type Part,
+  type Step,
+} from '@frijol/core/model'
+import { stepFrom } from '@frijol/core/process'
+import { library } from '../src'
+
+export const reader: LineReader = {
+  index: indexFoods(library.ingredients.values()),
+  ingredients: library.ingredients,
+  kitchen: defaultKitchen,
+}
+
+/** A part of the shipped library's foods, as written, with its method. */
+export function written(
+  lines: readonly string[],
+  steps: readonly (string | Step)[],
+  family: FamilyId | null = null,
+): Part {
+  let count = 0
+  const newId = () => `w${(count += 1)}`
+  return {
+    ...blankPart('part', 'Main'),
+    family,
+    lines: lines.map((text) => lineFrom(text, { reader, newId })),
+    steps: steps.map((step) => (typeof step === 'string' ? stepFrom(step, newId()) : step)),
+  }
+}
+
+export const kitchenWith = (known: Partial<Kitchen>): Kitchen => ({ ...defaultKitchen, ...known })
