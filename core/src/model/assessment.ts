@@ -105,12 +105,13 @@ export type StepState = z.infer<typeof StepState>
 export const StepReading = z.strictObject({
   stepId: z.string(),
   operation: z.string().nullable(),
-  /** What it takes, with the mass of each. */
+  /** What it takes, with the mass of each; share of the whole, null = all that is left. */
   takes: z.array(
     z.strictObject({
       kind: z.enum(['line', 'step', 'part']),
       id: z.string(),
       name: z.string(),
+      share: figure,
       massG: z.number(),
     }),
   ),
@@ -175,6 +176,8 @@ export const PartAssessment = z.strictObject({
   viscosityPaS: figure,
   lines: z.array(LineReading),
   steps: z.array(StepReading),
+  /** What no step takes, with its mass; empty where there is no method. */
+  unused: z.array(z.strictObject({ lineId: z.string(), name: z.string(), massG: z.number() })),
   time: z.strictObject({ handsMin: z.number(), totalMin: z.number(), energyKWh: z.number() }),
   /** Mass of this part that other parts take, g, and what of it is left over. */
   takenG: z.number(),

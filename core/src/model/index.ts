@@ -49,6 +49,7 @@ export {
   StepSettings,
   StepUse,
   Until,
+  upgradeParts,
   upgradeStep,
   Way,
 } from './method'

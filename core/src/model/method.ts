@@ -227,6 +227,16 @@ export function upgradeStep(value: unknown): unknown {
   }
 }
 
+/** The parts of a stored document of any shape, in the present one. Nothing else of them is touched. */
+export const upgradeParts = (parts: unknown): unknown =>
+  Array.isArray(parts)
+    ? parts.map((part: unknown) =>
+        typeof part !== 'object' || part === null || !('steps' in part) || !Array.isArray(part.steps)
+          ? part
+          : { ways: [], ...part, steps: part.steps.map(upgradeStep) },
+      )
+    : parts
+
 export const Step = z.preprocess(upgradeStep, StepShape)
 export type Step = z.infer<typeof StepShape>
 

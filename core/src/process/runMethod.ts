@@ -40,8 +40,8 @@ export interface MethodRun {
   readonly basis: 'weighed' | 'steps' | 'family' | 'raw'
   /** Grams that a stated mass asks to leave and that are not there. */
   readonly impossibleG: number
-  /** Lines that no step takes, and lots that no later step goes on with. */
-  readonly unusedLineIds: readonly string[]
+  /** What of the lines no step takes, and lots that no later step goes on with. */
+  readonly unused: readonly { readonly lineId: string; readonly name: string; readonly massG: number }[]
   readonly looseStepIds: readonly string[]
   /** Taken from other parts, g. */
   readonly taken: ReadonlyMap<string, number>
@@ -200,13 +200,13 @@ function gather(
       const fresh = emptyLot(null)
       fresh.items.push(item)
       added.push(item.source)
-      takes.push({ kind, id, name: item.source.name, massG: massOf(item) })
+      takes.push({ kind, id, name: item.source.name, share, massG: massOf(item) })
       pour(lot, fresh)
     } else {
       const taken = kind === 'step' ? takeLot(bench, id, share) : store.part(id, share)
       if (taken === null) continue
       const { massG, waterG } = lotSums(taken)
-      takes.push({ kind, id, name: names.get(id) ?? '', massG })
+      takes.push({ kind, id, name: names.get(id) ?? '', share, massG })
       if (kind === 'part') {
         from.massG += massG
         from.waterG += waterG
@@ -326,7 +326,10 @@ export function runMethod(input: MethodInput): MethodRun {
     trace,
     basis,
     impossibleG,
-    unusedLineIds: part.steps.length === 0 ? [] : rest.map(({ source }) => source.id),
+    unused:
+      part.steps.length === 0
+        ? []
+        : rest.map((item) => ({ lineId: item.source.id, name: item.source.name, massG: massOf(item) })),
     looseStepIds: [...bench.keys()].filter((id) => id !== lastId),
     taken: store.taken,
     time,

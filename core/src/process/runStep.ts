@@ -140,7 +140,7 @@ export function runStep(step: Step, lot: Lot, library: Library, kitchen: Kitchen
     tempC,
     ledger,
     hasOwnFat: lot.items.some(({ source }) => source.food?.foodClass === 'fat'),
-    fit: fitOf(kitchen, spec.id, placed.vessel?.id ?? ''),
+    fit: fitOf(kitchen, spec.id, placed.vessel?.id ?? '', step.weighedG === null ? null : step.id),
   }
   addWater(lot, step, library, ledger)
   const startC = lot.coreC

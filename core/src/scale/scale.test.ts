@@ -8,6 +8,7 @@ import type { Dish } from '../model'
 import { scaleNotes } from './notes'
 import { roundDish } from './rounding'
 import { scaleDish } from './scaleDish'
+import { scaleStep, scaleWords } from './scaleStep'
 import { shoppingList } from './shopping'
 import { scaleFactor, type ScaleTarget } from './targets'
 
@@ -230,5 +231,39 @@ describe('shoppingList', () => {
     const [walnuts] = shoppingList(dishOf(partOf(['300 g walnuts'])), testLibrary, kitchen, [])
     expect(walnuts?.packs).toMatchObject({ count: 2 })
     expect(walnuts?.packs?.leftG).toBeCloseTo(0, 6)
+  })
+})
+
+describe('scaling a method', () => {
+  it('scales amounts of food in the words, never times, sizes or what a piece weighs', () => {
+    expect(scaleWords('Blend with 200 ml of the soy milk for 90 seconds in a 28 cm pan.', 2)).toBe(
+      'Blend with 400 ml of the soy milk for 90 seconds in a 28 cm pan.',
+    )
+    expect(scaleWords('Shape 90 g patties, 8 g oil each, with 1,5 kg mince at 180 °C.', 2)).toBe(
+      'Shape 90 g patties, 16 g oil each, with 3 kg mince at 180 °C.',
+    )
+  })
+
+  it('makes of a weighed step an end at the scaled mass, and leaves nothing weighed', () => {
+    const step = stepOf('Brown the mushrooms 9 minutes', { weighedG: 120 })
+    const scaled = scaleStep(step, 3)
+    expect(scaled).toMatchObject({ weighedG: null, until: { kind: 'mass', massG: 360 }, durationMin: 9 })
+    expect(scaled.byHand).toContain('until')
+    expect(scaleStep(step, 1)).toBe(step)
+  })
+
+  it('scales water of the tap and water by the spoon', () => {
+    const step = stepOf('Sweat the onion in water, 3 additions of 20 ml, then add 100 ml water')
+    const scaled = scaleStep(step, 2)
+    expect(scaled.settings.waterG).toBe((step.settings.waterG ?? Number.NaN) * 2)
+    expect(scaleStep(scaled, 0.5).settings).toEqual(step.settings)
+  })
+
+  it('finds the factor for a finished mass although a fuller pan yields otherwise', () => {
+    const part = partOf(['300 g mushrooms'], null)
+    const dish = dishOf({ ...part, steps: [stepOf('Brown the mushrooms in a 28 cm pan for 10 minutes')] })
+    const found = factorOf(dish, { to: 'mass', cookedMassG: 900 })
+    if (!found.ok) throw new Error('no factor')
+    expect(done(scaleDish(dish, found.value.factor)).cookedMassG).toBeCloseTo(900, 0)
   })
 })

@@ -1,5 +1,6 @@
 import { composeLine, formatAmount } from '../measure'
 import type { Amount, Dish, FormulaLine, Part } from '../model'
+import { scaleStep } from './scaleStep'
 
 /** Terms that hold a whole pack keep its stated content: only their number scales. */
 const scaledAmount = (amount: Amount, factor: number): Amount => ({
@@ -18,6 +19,8 @@ export function scalePart(part: Part, factor: number): Part {
   return {
     ...part,
     lines: part.lines.map((line) => scaleLine(line, factor)),
+    steps: part.steps.map((step) => scaleStep(step, factor)),
+    ways: part.ways.map((way) => ({ ...way, steps: way.steps.map((step) => scaleStep(step, factor)) })),
     cookedMassG: part.cookedMassG === null ? null : part.cookedMassG * factor,
   }
 }

@@ -1,6 +1,7 @@
 import { assess } from '../assess'
 import { type Dish, fail, type Kitchen, type Library, ok, type Result } from '../model'
 import { resolveLines } from '../composition'
+import { scaleDish } from './scaleDish'
 
 /** Vessels that bound a batch: how full they may be, and whether the raw or the cooked batch fills them. Practice. */
 export const VESSELS = {
@@ -30,6 +31,10 @@ export interface ScaleFactor {
   /** What decides, in words: "Walnuts are short: 60 of 100 g". */
   readonly reason: string
 }
+
+/** Share of the wanted mass at which the search for a factor ends, and its most rounds. */
+const CLOSE_ENOUGH = 1e-4
+const MOST_ROUNDS = 8
 
 const refuse = (code: string, message: string): Result<ScaleFactor> => fail({ code, path: [], message })
 const round = (grams: number): string =>
@@ -93,6 +98,17 @@ function byVessel(
   })
 }
 
+/** Pans and trays do not grow with the batch, so its yield moves: the factor is sought until the cooked mass is met. */
+function factorForMass(dish: Dish, library: Library, kitchen: Kitchen, wantedG: number): number {
+  let factor = 1
+  for (let round = 0; round < MOST_ROUNDS; round += 1) {
+    const { cookedMassG } = assess(scaleDish(dish, factor), library, kitchen)
+    factor *= wantedG / cookedMassG
+    if (Math.abs(cookedMassG / wantedG - 1) < CLOSE_ENOUGH) break
+  }
+  return factor
+}
+
 /**
  * The factor that brings a dish to a target.
  * @returns a factor above 0 with what decides it; an issue that says what to enter where there is none
@@ -116,7 +132,7 @@ export function scaleFactor(
       if (!(cookedMassG > 0)) return refuse('no-mass', 'The dish has no mass yet. Write its formula first.')
       return target.cookedMassG > 0
         ? ok({
-            factor: target.cookedMassG / cookedMassG,
+            factor: factorForMass(dish, library, kitchen, target.cookedMassG),
             reason: `${round(target.cookedMassG)} g finished instead of ${round(cookedMassG)} g.`,
           })
         : refuse('no-mass', 'Enter a finished mass above 0 g.')

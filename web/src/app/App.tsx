@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react'
 import { createBrowserRouter } from 'react-router'
 import { RouterProvider } from 'react-router/dom'
 import { Toaster } from 'sonner'
-import { flushOnLeave, loadKitchen, openDemoOnFirstStart } from '../store'
+import { flushOnLeave, loadKitchen, openDemoOnFirstStart, watchWeighings } from '../store'
 import { DishLayout } from './DishLayout'
 import { Broken, RouteError } from './Errors'
 import { NotFound } from './NotFound'
@@ -50,11 +50,13 @@ export function App() {
       console.error(error)
       setState('broken')
     })
+    const stopWatching = watchWeighings()
     const leave = () => flushOnLeave()
     const hide = () => document.visibilityState === 'hidden' && flushOnLeave()
     window.addEventListener('pagehide', leave)
     document.addEventListener('visibilitychange', hide)
     return () => {
+      stopWatching()
       window.removeEventListener('pagehide', leave)
       document.removeEventListener('visibilitychange', hide)
     }

@@ -20,7 +20,9 @@ import {
   watchDish,
   watchDishes,
 } from '.'
-import { database } from './database'
+import { Dish } from '@frijol/core/model'
+import Dexie from 'dexie'
+import { database, FrijolDatabase } from './database'
 
 const at = '2026-06-14T12:00:00Z'
 const dish = (id: string) => blankDish(id, `Dish ${id}`, at)
@@ -138,5 +140,53 @@ describe('a dish caught on page hide', () => {
     expect(takeUnsaved('a')?.name).toBe('Dish a')
     forgetUnsaved()
     expect(takeUnsaved('a')).toBeNull()
+  })
+})
+
+describe('a database of the first shape', () => {
+  const oldStep = {
+    id: 's1',
+    text: 'Bake until firm',
+    operation: 'bake',
+    durationMin: 25,
+    tempC: 190,
+    keepsFraction: 0.8,
+  }
+  const oldDish = (id: string) => {
+    const { parts, ...rest } = dish(id)
+    return { ...rest, parts: parts.map(({ ways: _ways, ...part }) => ({ ...part, steps: [oldStep] })) }
+  }
+
+  it('comes over with its steps, and without changes that name the old places', async () => {
+    const name = 'frijol-first-shape'
+    const first = new Dexie(name)
+    first.version(1).stores({ dishes: 'id, savedAt', trials: 'id, dishId', ingredients: 'id', kitchen: 'id' })
+    const change = { label: 'x', at: 1, patches: [], inverse: [] }
+    await first.table('dishes').put({
+      id: 'a',
+      dish: oldDish('a'),
+      past: [change],
+      future: [change],
+      savedBy: 'tab',
+      savedAt: 7,
+    })
+    await first.table('trials').put({ ...trialOf('a', 1), parts: oldDish('a').parts })
+    first.close()
+
+    const now = new FrijolDatabase(name)
+    const row = await now.dishes.get('a')
+    expect(row).toMatchObject({ past: [], future: [], savedAt: 7 })
+    const [step] = Dish.parse(row?.dish).parts[0]?.steps ?? []
+    expect(step).toMatchObject({
+      text: 'Bake until firm',
+      operation: 'roast',
+      durationMin: 25,
+      until: { kind: 'keeps', fraction: 0.8 },
+      byHand: ['until'],
+      uses: null,
+    })
+    expect((await now.trials.toArray())[0]?.parts[0]?.steps[0]).toMatchObject({ operation: 'roast' })
+    now.close()
+    await Dexie.delete(name)
   })
 })

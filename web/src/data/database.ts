@@ -1,4 +1,4 @@
-import type { Dish, Ingredient, Kitchen, Trial } from '@frijol/core/model'
+import { type Dish, type Ingredient, type Kitchen, type Trial, upgradeParts } from '@frijol/core/model'
 import Dexie, { type EntityTable } from 'dexie'
 import type { Patch } from 'immer'
 
@@ -34,6 +34,25 @@ export class FrijolDatabase extends Dexie {
   constructor(name = 'frijol') {
     super(name)
     this.version(1).stores({ dishes: 'id, savedAt', trials: 'id, dishId', ingredients: 'id', kitchen: 'id' })
+    // Steps got their settings, and parts their other ways. Kept changes name places of the first shape: they go.
+    this.version(2)
+      .stores({})
+      .upgrade(async (transaction) => {
+        await transaction
+          .table<{ dish: { parts: unknown }; past: unknown[]; future: unknown[] }>('dishes')
+          .toCollection()
+          .modify((row) => {
+            row.dish.parts = upgradeParts(row.dish.parts)
+            row.past = []
+            row.future = []
+          })
+        await transaction
+          .table<{ parts: unknown }>('trials')
+          .toCollection()
+          .modify((trial) => {
+            trial.parts = upgradeParts(trial.parts)
+          })
+      })
   }
 }
 

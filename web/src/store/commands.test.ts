@@ -5,6 +5,7 @@ import { produce } from 'immer'
 import { beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import { addDishes } from '../data'
 import * as commands from './commands'
+import * as methodCommands from './methodCommands'
 import { loadKitchen, useKitchenStore } from './kitchen'
 import { typedLine } from './lines'
 import { closeDish, type Command, openDish, redo, run, undo, useOpenDish } from './openDish'
@@ -50,7 +51,7 @@ function someCommands(dish: Dish): Command[] {
     commands.renamePart(part.id, 'Base'),
     commands.chooseOriginal(part.id, original),
     commands.setCookedMass(part.id, 640),
-    commands.setSteps(part.id, part.steps.slice(1), 'take out a step'),
+    ...(part.steps[0] === undefined ? [] : [methodCommands.removeStep(part.id, part.steps[0].id)]),
     commands.changeAim('portions', (aim) => {
       aim.portions += 1
     }),

@@ -1,13 +1,9 @@
-import type { Aim, Dish, FormulaLine, Ingredient, Original, Part, Step } from '@frijol/core/model'
+import type { Aim, Dish, FormulaLine, Ingredient, Original, Part, StepUse } from '@frijol/core/model'
 import { blankPart } from '@frijol/core/model'
 import type { Draft } from 'immer'
 import { newId } from './ids'
+import { inPart } from './inPart'
 import type { Command } from './openDish'
-
-const inPart = (partId: string, change: (part: Draft<Part>) => void) => (dish: Draft<Dish>) => {
-  const part = dish.parts.find(({ id }) => id === partId)
-  if (part !== undefined) change(part)
-}
 
 const inLine = (partId: string, lineId: string, change: (line: Draft<FormulaLine>) => void) =>
   inPart(partId, (part) => {
@@ -30,10 +26,20 @@ export const addLines = (partId: string, lines: readonly FormulaLine[]): Command
   }),
 })
 
+/** Takes something that is gone out of the steps that took it by hand; a step left with nothing reads its words again. */
+function forgetUse(part: Draft<Part>, kind: StepUse['kind'], id: string): void {
+  for (const step of part.steps) {
+    if (step.uses === null || !step.uses.some((use) => use.kind === kind && use.id === id)) continue
+    const left = step.uses.filter((use) => use.kind !== kind || use.id !== id)
+    step.uses = left.length === 0 ? null : left
+  }
+}
+
 export const removeLine = (partId: string, lineId: string): Command => ({
   label: 'take out a line',
   apply: inPart(partId, (part) => {
     part.lines = part.lines.filter(({ id }) => id !== lineId)
+    forgetUse(part, 'line', lineId)
   }),
 })
 
@@ -77,7 +83,9 @@ export const addPart = (name: string): Command => {
 export const removePart = (partId: string): Command => ({
   label: 'take out a part',
   apply: (dish) => {
-    if (dish.parts.length > 1) dish.parts = dish.parts.filter(({ id }) => id !== partId)
+    if (dish.parts.length <= 1) return
+    dish.parts = dish.parts.filter(({ id }) => id !== partId)
+    for (const part of dish.parts) forgetUse(part, 'part', partId)
   },
 })
 
@@ -102,14 +110,6 @@ export const setCookedMass = (partId: string, massG: number | null): Command => 
   merge: `cooked ${partId}`,
   apply: inPart(partId, (part) => {
     part.cookedMassG = massG
-  }),
-})
-
-export const setSteps = (partId: string, steps: readonly Step[], label: string, merge?: string): Command => ({
-  label,
-  ...(merge === undefined ? {} : { merge }),
-  apply: inPart(partId, (part) => {
-    part.steps = steps as Draft<Step>[]
   }),
 })
 
@@ -141,6 +141,8 @@ export const startNextTrial = (number: number, fromNumber: number): Command => (
   label: `start trial ${number}`,
   apply: (dish) => {
     dish.trial = { number, fromNumber }
+    // What was weighed belongs to the trial that was kept; the next one is predicted with what was learned.
+    for (const part of dish.parts) for (const step of part.steps) step.weighedG = null
   },
 })
 

@@ -1,4 +1,7 @@
 export * as commands from './commands'
+export * as methodCommands from './methodCommands'
+export { useProposedPart, useWays, type WayReading } from './proposed'
+export { forgetLearned, watchWeighings } from './weighings'
 export {
   type Command,
   closeDish,

@@ -40,9 +40,15 @@ const LESSER: ReadonlySet<OperationId> = new Set([
 ])
 /** Words that only look like an operation. */
 const NOT_OPERATIONS =
-  /\b(?:baking (?:powder|soda|sheet|tray|paper|dish)|frying pan|saut[eé] pan|roasting tin|food processor|steam(?:er)? basket|boiling (?:water|stock)|toasted|roasted|soaked|drained|pressed|mashed|chopped|sliced|cooked|browned|fried|baked|smoked|marinated|blended|grated|dried|shredded|crumbled|no steam|cooled?|chilled|the press|to press|reduced[- ](?:salt|sodium)|cream(?:ed)?|set aside|a rolling boil|comes? to (?:a|the) (?:boil|simmer)|to the boil|to a simmer|cutting board|pastry brush|hot water|brown (?:rice|sugar|lentils?)|golden brown|(?:deep|lightly|nicely|well|edges?) brown|until (?:the edges |they |it |evenly |just )?(?:brown|browns|browned)|grill pan|heat[- ]?proof|over (?:a )?(?:low|medium|high|gentle)[- ]?(?:high|low)? heat|off the heat)\b/gi
+  /\b(?:baking (?:powder|soda|sheet|tray|paper|dish)|frying pan|saut[eé] pan|roasting tin|food processor|steam(?:er)? basket|boiling (?:water|stock)|toasted|roasted|soaked|drained|pressed|mashed|chopped|sliced|cooked|browned|fried|baked|smoked|marinated|blended|grated|dried|shredded|crumbled|no steam|cooled?|chilled|the press|to press|reduced[- ](?:salt|sodium)|cream(?:ed)?|set aside|a rolling boil|(?:comes?|brings?|bring (?:it|them|the \p{L}+)|return) (?:just |back |up )*to (?:a|the) (?:gentle |rolling |full )?(?:boil|simmer)|to the boil|to a (?:simmer|boil)|cutting board|pastry brush|hot water|brown (?:rice|sugar|lentils?)|golden brown|(?:deep|lightly|nicely|well|edges?) brown|until (?:the edges |they |it |evenly |just )?(?:brown|browns|browned)|grill pan|heat[- ]?proof|over (?:a )?(?:low|medium|high|gentle)[- ]?(?:high|low)? heat|off the heat)\b/giu
 
 const masked = (text: string): string => text.replace(NOT_OPERATIONS, (found) => ' '.repeat(found.length))
+
+/** "Bring to the boil": heating with an end of its own. */
+const TO_BOIL =
+  /\b(?:bring|comes?|heat|return)\b[^.;]{0,40}\bto (?:a|the) (?:gentle |rolling |full )?(boil|simmer)\b/i
+const BOILING_C = 99
+const SIMMERING_C = 95
 
 /** The unit operation that a text is about: the first one that is named in earnest, or null. */
 export function operationIn(text: string): OperationId | null {
@@ -54,7 +60,10 @@ export function operationIn(text: string): OperationId | null {
   const earnest = found.filter(({ id }) => !MINOR.has(id))
   const strong = preferred(earnest.filter(({ id }) => !LESSER.has(id)))
   if (strong !== null) return strong
-  return (earnest[0] ?? found.find(({ id }) => id !== 'mix') ?? found[0])?.id ?? null
+  const lesser = earnest[0]?.id
+  if (lesser !== undefined) return lesser
+  if (TO_BOIL.test(text)) return 'heat'
+  return (found.find(({ id }) => id !== 'mix') ?? found[0])?.id ?? null
 }
 
 /** Names that hold another's word: "deep-fry" holds "fry", "pressure-cook" holds "cook". */
@@ -323,10 +332,15 @@ export function readStep(text: string): StepFacts {
   return {
     operation,
     durationMin: mainTime(text, operation, times),
-    tempC: temperatureIn(text),
+    tempC: temperatureIn(text) ?? (operation === 'heat' ? toBoilC(text) : null),
     until: untilIn(text, operation),
     settings: settingsIn(text, operation),
   }
+}
+
+function toBoilC(text: string): number | null {
+  const found = TO_BOIL.exec(text)
+  return found === null ? null : found[1]?.toLowerCase() === 'boil' ? BOILING_C : SIMMERING_C
 }
 
 /** Of several times, the one that stands after the operation's own word, before another is named. */
@@ -362,6 +376,27 @@ export function rereadStep(step: Step, text: string): Step {
     settings,
   }
 }
+
+/** What a person can set on a step against its words. */
+export type HandChange = Partial<Pick<Step, 'operation' | 'durationMin' | 'tempC' | 'until'> & StepSettings>
+
+/** A step with some of its facts set by hand: from now on new words leave those alone. */
+export function setByHand(step: Step, change: HandChange): Step {
+  const { operation, durationMin, tempC, until, ...settings } = change
+  const named = Object.keys(change) as (typeof step.byHand)[number][]
+  return {
+    ...step,
+    ...(operation === undefined ? {} : { operation }),
+    ...(durationMin === undefined ? {} : { durationMin }),
+    ...(tempC === undefined ? {} : { tempC }),
+    ...(until === undefined ? {} : { until }),
+    settings: { ...step.settings, ...settings },
+    byHand: [...new Set([...step.byHand, ...named])],
+  }
+}
+
+/** A step that follows its words again in everything. */
+export const followWords = (step: Step): Step => rereadStep({ ...step, byHand: [] }, step.text)
 
 /** A new step from its words. */
 export function stepFrom(text: string, id: string): Step {

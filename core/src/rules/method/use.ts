@@ -12,7 +12,7 @@ export const USE_RULES: readonly MethodRule[] = [
     about: 'a line that no step takes',
     find: (story) => {
       const unused = story.foods.filter(
-        (told) => story.method.unusedLineIds.includes(told.id) && story.joins(told) < 0,
+        (told) => story.method.unused.some(({ lineId }) => lineId === told.id) && story.joins(told) < 0,
       )
       if (unused.length > SKETCH_SHARE * story.foods.length) return []
       return unused.map((told) => ({

@@ -1,102 +1,218 @@
-import type { Step, StepReading } from '@frijol/core/model'
-import { ArrowDown, ArrowUp, X } from 'lucide-react'
-import { Chip, IconButton, NumberField, TextArea } from '../../ui'
+import { useSortable } from '@dnd-kit/sortable'
+import type { Finding, Part, Step, StepReading } from '@frijol/core/model'
+import { guidanceOf, rereadStep, specOf } from '@frijol/core/process'
+import { findingKey } from '@frijol/core/rules'
+import { clsx } from 'clsx'
+import { ChevronDown, GripVertical, X } from 'lucide-react'
+import { memo } from 'react'
+import { FindingRow } from '../../findings'
+import { methodCommands, run } from '../../store'
+import { Chip, type ChipTone, IconButton, TextArea } from '../../ui'
+import { type Attendance, attendanceOf, factsOf, grams, spoken } from './format'
+import { type Level, Ribbon } from './Ribbon'
+import { StepEditor } from './StepEditor'
+
+/** Columns of a step: its number, words, figures, and its piece of the ribbon. */
+export const STEP_GRID =
+  'grid grid-cols-[34px_minmax(0,1fr)_92px_minmax(230px,36%)] gap-x-3 max-lg:grid-cols-[34px_minmax(0,1fr)_84px]'
+
+const TONES: Record<Attendance, ChipTone> = { hands: 'aubergine', near: 'turmeric', alone: 'husk' }
 
 export interface StepRowProps {
+  part: Part
+  step: Step
+  at: number
+  reading: StepReading | null
+  before: Level
+  mostG: number
+  findings: readonly Finding[]
+  isOpen: boolean
+  /** An ingredient is being dragged over it. */
+  isTarget: boolean
+  onToggle: (stepId: string) => void
+}
+
+/** One step: its words, what is read from them, what it takes, and what the batch weighs after it. */
+export const StepRow = memo(function StepRow({
+  part,
+  step,
+  at,
+  reading,
+  before,
+  mostG,
+  findings,
+  isOpen,
+  isTarget,
+  onToggle,
+}: StepRowProps) {
+  const sortable = useSortable({ id: step.id })
+  const number = at + 1
+  const worst = findings.some(({ severity }) => severity === 'stop')
+    ? 'stop'
+    : findings.length > 0
+      ? 'caution'
+      : 'none'
+  return (
+    <li
+      ref={sortable.setNodeRef}
+      style={{
+        transform: sortable.transform === null ? undefined : `translateY(${sortable.transform.y}px)`,
+        transition: sortable.transition,
+      }}
+      className={clsx(
+        STEP_GRID,
+        'group bg-paper px-2 focus-within:bg-oat/60',
+        isTarget && 'bg-aubergine-soft/60',
+        sortable.isDragging && 'relative z-10 shadow-lg',
+      )}
+    >
+      <div className="flex flex-col items-center gap-0.5 border-b border-line/70 py-2.5">
+        <span
+          className={clsx(
+            'grid size-[26px] place-items-center rounded-[9px] text-[13px] font-[650]',
+            worst === 'stop' && 'bg-adzuki text-paper',
+            worst === 'caution' && 'bg-turmeric text-ink',
+            worst === 'none' && 'bg-husk',
+          )}
+        >
+          {number}
+        </span>
+        <button
+          type="button"
+          className="grid h-7 w-6 cursor-grab touch-none place-items-center rounded text-ink-2/60 hover:text-ink"
+          {...sortable.attributes}
+          {...sortable.listeners}
+          aria-label={`Move step ${number}`}
+        >
+          <GripVertical size={15} aria-hidden="true" />
+        </button>
+      </div>
+      <div className="min-w-0 border-b border-line/70 py-2">
+        <Heading step={step} reading={reading} />
+        <TextArea
+          aria-label={`Step ${number}`}
+          className="-ml-2 field-sizing-content min-h-0 resize-none border-transparent bg-transparent px-2 py-0.5"
+          rows={1}
+          value={step.text}
+          maxLength={4000}
+          onChange={(event) =>
+            run(
+              methodCommands.replaceStep(
+                part.id,
+                rereadStep(step, event.target.value.slice(0, 4000)),
+                'change a step',
+                `words ${step.id}`,
+              ),
+            )
+          }
+        />
+        <TakenWords reading={reading} />
+        <Cue step={step} />
+        {findings.length > 0 && (
+          <ul className="m-0 mt-1 list-none ps-0">
+            {findings.map((finding) => (
+              <FindingRow key={findingKey(finding)} finding={finding} />
+            ))}
+          </ul>
+        )}
+        {isOpen && <StepEditor part={part} step={step} number={number} reading={reading} />}
+      </div>
+      <Figures
+        step={step}
+        number={number}
+        reading={reading}
+        isOpen={isOpen}
+        onToggle={() => onToggle(step.id)}
+        onRemove={() => run(methodCommands.removeStep(part.id, step.id))}
+      />
+      {reading !== null && (
+        <div className="max-lg:col-span-2 max-lg:col-start-2 max-lg:mb-2 max-lg:h-11 lg:row-span-1">
+          <Ribbon before={before} reading={reading} mostG={mostG} />
+        </div>
+      )}
+    </li>
+  )
+})
+
+function Heading({ step, reading }: { step: Step; reading: StepReading | null }) {
+  const facts = factsOf(step, reading)
+  return (
+    <p className="m-0 text-[13px] leading-5 text-ink-2">
+      <b className="mr-1.5 font-display text-[15px] text-ink">
+        {step.operation === null ? 'Not read as an operation' : specOf(step.operation).name}
+      </b>
+      {facts.join(' · ')}
+    </p>
+  )
+}
+
+function TakenWords({ reading }: { reading: StepReading | null }) {
+  const takes = reading?.takes ?? []
+  if (takes.length === 0) return <p className="m-0 text-[13px] text-ink-2">takes nothing yet</p>
+  return (
+    <p className="m-0 text-[13px] leading-[1.35] text-ink-2">
+      {takes.map(({ kind, id, name, massG }, at) => (
+        <span key={`${kind} ${id}`}>
+          {at > 0 && ', '}
+          {kind === 'step' ? (
+            `${name}’s`
+          ) : (
+            <span className="font-semibold text-ink">{name.replace(/,.*$/, '').toLowerCase()}</span>
+          )}{' '}
+          {grams(massG)}
+        </span>
+      ))}
+    </p>
+  )
+}
+
+function Cue({ step }: { step: Step }) {
+  const cue = step.cue ?? (step.operation === null ? null : guidanceOf(step.operation).cue)
+  return cue === null || cue === '' ? null : (
+    <p className="m-0 text-[13px] leading-[1.35] text-mung-deep">{cue}</p>
+  )
+}
+
+interface FiguresProps {
   step: Step
   number: number
-  rawMassG: number
   reading: StepReading | null
-  isFirst: boolean
-  isLast: boolean
-  onText: (text: string) => void
-  onKeeps: (fraction: number | null) => void
-  onMove: (by: -1 | 1) => void
+  isOpen: boolean
+  onToggle: () => void
   onRemove: () => void
 }
 
-/** One step: its words, what is read from them, and the mass and water after it. */
-export function StepRow({
-  step,
-  number,
-  rawMassG,
-  reading,
-  isFirst,
-  isLast,
-  onText,
-  onKeeps,
-  onMove,
-  onRemove,
-}: StepRowProps) {
-  const keeps = (percent: number | null): string | null => {
-    if (percent !== null && (percent < 5 || percent > 300)) return 'Enter 5 to 300 %, or clear it.'
-    onKeeps(percent === null ? null : percent / 100)
-    return null
-  }
-  const lost = reading?.lost[0]?.massG ?? 0
+/** Time, mass and attendance of a step, and its own buttons. */
+function Figures({ step, number, reading, isOpen, onToggle, onRemove }: FiguresProps) {
+  const attendance = reading === null ? null : attendanceOf(reading)
   return (
-    <li className="grid grid-cols-[28px_minmax(0,1fr)_150px_30px] gap-3 border-b border-line/70 px-3.5 py-3 max-sm:grid-cols-[28px_minmax(0,1fr)_30px]">
-      <span className="pt-1 font-display text-lg font-[650] text-ink-2">{number}</span>
-      <div className="min-w-0">
-        <TextArea
-          aria-label={`Step ${number}`}
-          className="-ml-2.5 field-sizing-content resize-none border-transparent"
-          value={step.text}
-          maxLength={4000}
-          onChange={(event) => onText(event.target.value)}
-        />
-        <div className="mt-1 flex flex-wrap items-center gap-1.5 text-[13px] text-ink-2">
-          {step.operation !== null && <Chip>{step.operation}</Chip>}
-          {step.durationMin !== null && <span>{step.durationMin} min</span>}
-          {step.tempC !== null && <span>{step.tempC} °C</span>}
-          {reading !== null && (
-            <MassAfter massG={reading.massG} waterG={reading.waterG} lostG={lost} rawMassG={rawMassG} />
+    <div className="flex flex-col items-end border-b border-line/70 py-2 text-right text-[13px]">
+      {reading !== null && (
+        <>
+          <b className="font-display text-[15px]">{spoken(reading.minutes)}</b>
+          <span className="whitespace-nowrap text-ink-2">
+            {reading.takes.length > 0 ? grams(reading.massG) : '–'}
+            {step.weighedG !== null && ' weighed'}
+          </span>
+          {attendance !== null && (
+            <Chip tone={TONES[attendance]} className="mt-1 px-2 py-0 text-xs">
+              {attendance}
+            </Chip>
           )}
-        </div>
-      </div>
-      <NumberField
-        label="Keeps, % of mass"
-        value={step.until?.kind === 'keeps' ? Number((step.until.fraction * 100).toFixed(1)) : null}
-        onChange={keeps}
-        className="max-sm:col-start-2"
-      />
-      <div className="flex flex-col max-sm:col-start-3 max-sm:row-start-1">
-        <IconButton label={`Move step ${number} up`} disabled={isFirst} onClick={() => onMove(-1)}>
-          <ArrowUp size={15} />
-        </IconButton>
-        <IconButton label={`Move step ${number} down`} disabled={isLast} onClick={() => onMove(1)}>
-          <ArrowDown size={15} />
+        </>
+      )}
+      <span className="mt-auto flex">
+        <IconButton
+          label={isOpen ? `Close step ${number}` : `Details of step ${number}`}
+          aria-expanded={isOpen}
+          onClick={onToggle}
+        >
+          <ChevronDown size={16} className={clsx('transition-transform', isOpen && 'rotate-180')} />
         </IconButton>
         <IconButton label={`Take out step ${number}`} onClick={onRemove}>
           <X size={15} />
         </IconButton>
-      </div>
-    </li>
-  )
-}
-
-function MassAfter({
-  massG,
-  waterG,
-  lostG,
-  rawMassG,
-}: {
-  massG: number
-  waterG: number
-  lostG: number
-  rawMassG: number
-}) {
-  const share = (grams: number): string => `${rawMassG > 0 ? (100 * grams) / rawMassG : 0}%`
-  return (
-    <span className="flex min-w-40 flex-1 items-center gap-2">
-      <span className="flex h-2.5 flex-1 overflow-hidden rounded-full bg-husk" aria-hidden="true">
-        <i style={{ width: share(massG - waterG) }} className="bg-turmeric/70" />
-        <i style={{ width: share(waterG) }} className="bg-sky/70" />
       </span>
-      <span className="shrink-0">
-        {Math.round(massG)} g, {Math.round(waterG)} g of it water
-        {lostG > 0.5 ? `; −${Math.round(lostG)} g as steam` : ''}
-      </span>
-    </span>
+    </div>
   )
 }

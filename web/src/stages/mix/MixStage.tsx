@@ -1,10 +1,10 @@
 import { useSearchParams } from 'react-router'
+import { PartTabs } from '../../parts'
 import { partOf, useAssessment, useDish } from '../../store'
 import { useState } from 'react'
 import { Button, Card, HeaderActions } from '../../ui'
 import { AddLine } from './AddLine'
 import { LineTable } from './LineTable'
-import { PartTabs } from './PartTabs'
 import { Readings } from './Readings'
 import { ScaleSheet } from './ScaleSheet'
 

@@ -2,7 +2,7 @@ import type { Assessment, AttributeReading, Part, PartAssessment, RatioReading }
 import { Link } from 'react-router'
 import { askWhy, useDish } from '../../store'
 import { BandAndSeed, buttonClass, Card, CardTitle, Strip, WindowAndTick } from '../../ui'
-import { Findings } from './Findings'
+import { FindingsCard } from '../../findings'
 
 export interface ReadingsProps {
   part: Part
@@ -48,7 +48,7 @@ export function Readings({ part, reading, assessment }: ReadingsProps) {
           </div>
         )}
       </Card>
-      <Findings assessment={assessment} partId={part.id} />
+      <FindingsCard assessment={assessment} partId={part.id} />
     </div>
   )
 }

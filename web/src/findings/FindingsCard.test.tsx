@@ -13,14 +13,14 @@ import {
   undo,
   useKitchenStore,
   useOpenDish,
-} from '../../store'
-import { Findings } from './Findings'
+} from '../store'
+import { FindingsCard } from './FindingsCard'
 
 function Shown() {
   const dish = useOpenDish((state) => state.dish)
   const { library, kitchen } = useKitchenStore.getState()
   if (dish === null || library === null) return null
-  return <Findings assessment={assess(dish, library, kitchen)} partId={dish.parts[0]?.id ?? ''} />
+  return <FindingsCard assessment={assess(dish, library, kitchen)} partId={dish.parts[0]?.id ?? ''} />
 }
 
 beforeEach(async () => {

@@ -2,7 +2,7 @@ import type { Part } from '@frijol/core/model'
 import { clsx } from 'clsx'
 import { Plus } from 'lucide-react'
 import { type KeyboardEvent, useState } from 'react'
-import { commands, run } from '../../store'
+import { commands, run } from '../store'
 
 export interface PartTabsProps {
   parts: readonly Part[]

@@ -1,0 +1,2 @@
+export { FindingRow, isOfMethod } from './FindingRow'
+export { FindingsCard } from './FindingsCard'

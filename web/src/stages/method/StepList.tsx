@@ -1,0 +1,147 @@
+import {
+  type Announcements,
+  closestCenter,
+  type CollisionDetection,
+  DndContext,
+  type DragEndEvent,
+  type DragOverEvent,
+  DragOverlay,
+  type DragStartEvent,
+  KeyboardSensor,
+  PointerSensor,
+  pointerWithin,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core'
+import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable'
+import type { Assessment, Part, PartAssessment, StepUse } from '@frijol/core/model'
+import { useCallback, useMemo, useState } from 'react'
+import { methodCommands, run } from '../../store'
+import type { Level } from './Ribbon'
+import { StepRow } from './StepRow'
+import { usesNow } from './Takes'
+import { ChipFace, Unused } from './Unused'
+
+const CHIP = 'line:'
+
+/** A chip goes where the pointer is; a step goes to the nearest place. */
+const collisions: CollisionDetection = (args) =>
+  String(args.active.id).startsWith(CHIP) && args.pointerCoordinates !== null
+    ? pointerWithin(args)
+    : closestCenter(args)
+
+export interface StepListProps {
+  part: Part
+  reading: PartAssessment
+  assessment: Assessment
+}
+
+/** The steps of a part beside their ribbon; steps are dragged into order, ingredients onto steps. */
+export function StepList({ part, reading, assessment }: StepListProps) {
+  const [openId, setOpenId] = useState<string | null>(null)
+  const [dragged, setDragged] = useState<{ lineId: string; over: string | null } | null>(null)
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  )
+  const ids = useMemo(() => part.steps.map(({ id }) => id), [part.steps])
+  const toggle = useCallback((stepId: string) => setOpenId((open) => (open === stepId ? null : stepId)), [])
+  const findings = useMemo(
+    () =>
+      assessment.findings.filter(
+        ({ part: partId, step, settled }) => partId === part.id && step !== null && settled === null,
+      ),
+    [assessment.findings, part.id],
+  )
+  const start: Level = {
+    massG: reading.lines.reduce((sum, { massG }) => sum + (massG ?? 0), 0),
+    waterG: startWater(reading),
+  }
+  const levels: Level[] = [
+    start,
+    ...reading.steps.map(({ partMassG, partWaterG }) => ({ massG: partMassG, waterG: partWaterG })),
+  ]
+  const mostG = Math.max(1, ...levels.map(({ massG }) => massG))
+
+  const assign = (lineId: string, stepId: string) => {
+    const at = part.steps.findIndex(({ id }) => id === stepId)
+    const step = part.steps[at]
+    if (step === undefined) return
+    const use: StepUse = { kind: 'line', id: lineId, share: null }
+    const uses = usesNow(step, reading.steps[at] ?? null).filter(
+      ({ kind, id }) => kind !== 'line' || id !== lineId,
+    )
+    run(methodCommands.setUses(part.id, step, [...uses, use]))
+  }
+  const begun = ({ active }: DragStartEvent) => {
+    const id = String(active.id)
+    setDragged(id.startsWith(CHIP) ? { lineId: id.slice(CHIP.length), over: null } : null)
+  }
+  const moved = ({ over }: DragOverEvent) =>
+    setDragged((now) => (now === null ? null : { ...now, over: over === null ? null : String(over.id) }))
+  const dropped = ({ active, over }: DragEndEvent) => {
+    setDragged(null)
+    if (over === null || active.id === over.id) return
+    const id = String(active.id)
+    if (id.startsWith(CHIP)) assign(id.slice(CHIP.length), String(over.id))
+    else run(methodCommands.moveStep(part.id, id, ids.indexOf(String(over.id))))
+  }
+  const chip = reading.unused.find(({ lineId }) => lineId === dragged?.lineId)
+  return (
+    <DndContext
+      sensors={sensors}
+      collisionDetection={collisions}
+      accessibility={{ announcements }}
+      onDragStart={begun}
+      onDragOver={moved}
+      onDragEnd={dropped}
+      onDragCancel={() => setDragged(null)}
+    >
+      <Unused
+        unused={reading.unused}
+        stepCount={part.steps.length}
+        onAssign={(lineId, at) => {
+          const step = part.steps[at]
+          if (step !== undefined) assign(lineId, step.id)
+        }}
+      />
+      <SortableContext items={ids} strategy={verticalListSortingStrategy}>
+        <ol className="m-0 list-none ps-0" aria-label={`Steps of ${part.name}`}>
+          {part.steps.map((step, at) => (
+            <StepRow
+              key={step.id}
+              part={part}
+              step={step}
+              at={at}
+              reading={reading.steps[at] ?? null}
+              before={levels[at] ?? start}
+              mostG={mostG}
+              findings={findings.filter((finding) => finding.step === step.id)}
+              isOpen={openId === step.id}
+              isTarget={dragged?.over === step.id}
+              onToggle={toggle}
+            />
+          ))}
+        </ol>
+      </SortableContext>
+      <DragOverlay dropAnimation={null}>
+        {chip === undefined ? null : <ChipFace name={chip.name} massG={chip.massG} />}
+      </DragOverlay>
+    </DndContext>
+  )
+}
+
+/** Water of the part before its first step: after it, with what the step moved put back. */
+function startWater({ steps, water }: PartAssessment): number {
+  const [first] = steps
+  if (first === undefined) return water.totalG
+  const moved = (moves: typeof first.lost): number => moves.reduce((sum, { waterG }) => sum + waterG, 0)
+  return Math.max(0, first.partWaterG + moved(first.lost) - moved(first.gained))
+}
+
+const announcements: Announcements = {
+  onDragStart: () => 'Picked up.',
+  onDragOver: ({ over }) => (over === null ? 'Over nothing.' : 'Over another step.'),
+  onDragEnd: ({ over }) => (over === null ? 'Put back.' : 'Put down.'),
+  onDragCancel: () => 'Put back.',
+}

@@ -1,0 +1,60 @@
+import type { Part, Step, StepReading } from '@frijol/core/model'
+import { isHeating, specOf } from '@frijol/core/process'
+
+export const grams = (massG: number): string =>
+  `${massG >= 10 ? Math.round(massG) : Number(massG.toPrecision(2))} g`
+
+const HOUR = 60
+/** A time as a cook says it: "45 s", "12 min", "1 h 50". */
+export function spoken(minutes: number): string {
+  if (minutes < 1) return minutes === 0 ? '0 min' : `${Math.round(minutes * 60)} s`
+  const whole = Math.round(minutes)
+  if (whole < HOUR) return `${minutes < 5 && minutes % 1 !== 0 ? Number(minutes.toFixed(1)) : whole} min`
+  const rest = whole % HOUR
+  return rest === 0 ? `${whole / HOUR} h` : `${Math.floor(whole / HOUR)} h ${String(rest).padStart(2, '0')}`
+}
+
+export type Attendance = 'hands' | 'near' | 'alone'
+const MOSTLY_HANDS = 0.45
+const SOME_HANDS = 0.12
+/** How much of a cook a step needs. */
+export function attendanceOf({ handsMin, minutes }: StepReading): Attendance {
+  const share = minutes > 0 ? handsMin / minutes : 1
+  return share >= MOSTLY_HANDS ? 'hands' : share >= SOME_HANDS ? 'near' : 'alone'
+}
+
+/** What is known of how a step is done, besides what it takes. */
+export function factsOf(step: Step, reading: StepReading | null): string[] {
+  const { settings, tempC, until } = step
+  const facts: string[] = []
+  if (reading?.vessel != null) facts.push(reading.vessel.charAt(0).toLowerCase() + reading.vessel.slice(1))
+  if (settings.heat !== null) facts.push(`${settings.heat} heat`)
+  if (tempC !== null)
+    facts.push(
+      `${Math.round(tempC)} °C${settings.isFan === true ? ' fan' : settings.isFan === false ? ' still' : ''}`,
+    )
+  if (settings.lid !== null) facts.push(`lid ${settings.lid}`)
+  if (settings.layer !== null) facts.push(`${settings.layer} layer`)
+  if (settings.form !== null) facts.push(`as ${settings.form}`)
+  if (settings.thicknessMm !== null) facts.push(`${settings.thicknessMm} mm`)
+  if (settings.isWrapped) facts.push('wrapped')
+  if (settings.waterG !== null && settings.waterG > 0) facts.push(`${grams(settings.waterG)} water in`)
+  if (settings.additions !== null)
+    facts.push(`water ${settings.additions.count} × ${grams(settings.additions.massG)}`)
+  if (settings.isDrained === true) facts.push('drained after')
+  if (until?.kind === 'keeps') facts.push(`until ${Math.round(until.fraction * 100)} % is left`)
+  if (until?.kind === 'mass') facts.push(`to ${grams(until.massG)}`)
+  if (until?.kind === 'dry') facts.push('until dry')
+  if (reading !== null && reading.loads > 1) facts.push(`${reading.loads} loads`)
+  return facts
+}
+
+/** A short name for a way of making a part: what cooks in it, in order. */
+export function wayName({ steps }: Pick<Part, 'steps'>): string {
+  const names = steps.flatMap(({ operation }) =>
+    operation !== null && isHeating(operation) ? [specOf(operation).name.toLowerCase()] : [],
+  )
+  const each = names.filter((name, at) => names.indexOf(name) === at).slice(0, 4)
+  const joined = each.join(', ')
+  return joined === '' ? 'cold method' : joined.charAt(0).toUpperCase() + joined.slice(1)
+}
