@@ -117,24 +117,12 @@ export const Until = z.discriminatedUnion('kind', [
 export type Until = z.infer<typeof Until>
 
 /** What a step takes: a line or its share, what an earlier step made, or another part. */
-export const StepUse = z.discriminatedUnion('kind', [
-  z.strictObject({
-    kind: z.literal('line'),
-    id: z.string().min(1).max(64),
-    /** Share of the whole line, 0 to 1; null = all that is left of it. */
-    share: z.number().positive().max(1).nullable(),
-  }),
-  z.strictObject({
-    kind: z.literal('step'),
-    id: z.string().min(1).max(64),
-    share: z.number().positive().max(1).nullable(),
-  }),
-  z.strictObject({
-    kind: z.literal('part'),
-    id: z.string().min(1).max(64),
-    share: z.number().positive().max(1).nullable(),
-  }),
-])
+export const StepUse = z.strictObject({
+  kind: z.enum(['line', 'step', 'part']),
+  id: z.string().min(1).max(64),
+  /** Share of the whole, 0 to 1; null = all that is left of it. */
+  share: z.number().positive().max(1).nullable(),
+})
 export type StepUse = z.infer<typeof StepUse>
 
 /** How a step is done, as read from its words or set by hand; null = not said. */

@@ -200,7 +200,7 @@ function gather(
       const fresh = emptyLot(null)
       fresh.items.push(item)
       added.push(item.source)
-      takes.push({ kind, id, name: item.source.name, share, massG: massOf(item) })
+      takes.push({ kind, id, name: names.get(id) ?? item.source.name, share, massG: massOf(item) })
       pour(lot, fresh)
     } else {
       const taken = kind === 'step' ? takeLot(bench, id, share) : store.part(id, share)
@@ -274,6 +274,9 @@ export function runMethod(input: MethodInput): MethodRun {
   const names = new Map<string, string>([
     ...part.steps.map(({ id }, at) => [id, `step ${at + 1}`] as const),
     ...input.others.map(({ partId, name }) => [partId, name] as const),
+    ...input.lines.map(
+      ({ line, food }) => [line.id, line.food === '' ? (food?.name ?? '') : line.food] as const,
+    ),
   ])
   const raw = store.sums()
   let partMassG = raw.massG
@@ -329,7 +332,11 @@ export function runMethod(input: MethodInput): MethodRun {
     unused:
       part.steps.length === 0
         ? []
-        : rest.map((item) => ({ lineId: item.source.id, name: item.source.name, massG: massOf(item) })),
+        : rest.map((item) => ({
+            lineId: item.source.id,
+            name: names.get(item.source.id) ?? item.source.name,
+            massG: massOf(item),
+          })),
     looseStepIds: [...bench.keys()].filter((id) => id !== lastId),
     taken: store.taken,
     time,

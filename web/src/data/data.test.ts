@@ -154,7 +154,12 @@ describe('a database of the first shape', () => {
   }
   const oldDish = (id: string) => {
     const { parts, ...rest } = dish(id)
-    return { ...rest, parts: parts.map(({ ways: _ways, ...part }) => ({ ...part, steps: [oldStep] })) }
+    const oldParts = parts.map((part) => {
+      const old: Record<string, unknown> = { ...part, steps: [oldStep] }
+      delete old['ways']
+      return old
+    })
+    return { ...rest, parts: oldParts }
   }
 
   it('comes over with its steps, and without changes that name the old places', async () => {
@@ -170,7 +175,7 @@ describe('a database of the first shape', () => {
       savedBy: 'tab',
       savedAt: 7,
     })
-    await first.table('trials').put({ ...trialOf('a', 1), parts: oldDish('a').parts })
+    await first.table('trials').put({ ...trialOf('a', 1), ...{ parts: oldDish('a').parts } })
     first.close()
 
     const now = new FrijolDatabase(name)

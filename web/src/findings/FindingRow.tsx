@@ -30,9 +30,9 @@ export function FindingRow({ finding }: { finding: Finding }) {
     if (reason.trim() !== '') run(commands.settleFinding(findingKey(finding), reason.trim().slice(0, 500)))
   }
   return (
-    <li className="flex items-start gap-2 py-1 text-sm">
+    <li className="flex items-start gap-2 py-1 text-sm max-sm:flex-wrap">
       <Tag tone={TONES[finding.severity]}>{kindOf(finding.rule)}</Tag>
-      <div className="min-w-0 flex-1">
+      <div className="min-w-0 flex-1 max-sm:min-w-[70%]">
         <p className="m-0">
           {finding.message} <span className="text-ink-2">{finding.remedy}</span>
         </p>

@@ -2,6 +2,8 @@ import { Kitchen, MeasureRegion } from '@frijol/core/model'
 import { changeKitchen, useKitchenStore } from '../store'
 import { Card, CardTitle, Field, NumberField, SelectInput, TextInput } from '../ui'
 import { BackupCard } from './BackupCard'
+import { EquipmentCard } from './EquipmentCard'
+import { LearnedCard } from './LearnedCard'
 
 const REGIONS: Record<MeasureRegion, string> = {
   us: 'US cups (237 mL), tablespoon 15 mL',
@@ -40,66 +42,70 @@ export function KitchenPage() {
       <div className="text-sm text-ink-2">How do I measure, cook and avoid?</div>
       <h1 className="mt-0 mb-4 text-[26px] leading-tight">Kitchen</h1>
       <div className="grid items-start gap-4 lg:grid-cols-2">
-        <Card className="grid gap-3 p-4">
-          <CardTitle title="Measuring" />
-          <Field label="Name of the kitchen">
-            {(props) => (
-              <TextInput
-                {...props}
-                value={kitchen.name}
-                maxLength={120}
-                onChange={(event) => set({ name: event.target.value })}
+        <div className="grid gap-4">
+          <Card className="grid gap-3 p-4">
+            <CardTitle title="Measuring" />
+            <Field label="Name of the kitchen">
+              {(props) => (
+                <TextInput
+                  {...props}
+                  value={kitchen.name}
+                  maxLength={120}
+                  onChange={(event) => set({ name: event.target.value })}
+                />
+              )}
+            </Field>
+            <Field
+              label="A bare “cup” and “tablespoon” mean"
+              hint="Words in a recipe’s own text win: “metric cup”, “20 mL”."
+            >
+              {(props) => (
+                <SelectInput
+                  {...props}
+                  value={kitchen.region}
+                  onChange={(event) => set({ region: MeasureRegion.parse(event.target.value) })}
+                >
+                  {MeasureRegion.options.map((region) => (
+                    <option key={region} value={region}>
+                      {REGIONS[region]}
+                    </option>
+                  ))}
+                </SelectInput>
+              )}
+            </Field>
+            <div className="grid grid-cols-2 gap-3">
+              <NumberField
+                label="Scale reads to"
+                unit="g"
+                value={kitchen.scaleStepG}
+                onChange={(value) => set({ scaleStepG: value ?? Number.NaN })}
               />
-            )}
-          </Field>
-          <Field
-            label="A bare “cup” and “tablespoon” mean"
-            hint="Words in a recipe’s own text win: “metric cup”, “20 mL”."
-          >
-            {(props) => (
-              <SelectInput
-                {...props}
-                value={kitchen.region}
-                onChange={(event) => set({ region: MeasureRegion.parse(event.target.value) })}
-              >
-                {MeasureRegion.options.map((region) => (
-                  <option key={region} value={region}>
-                    {REGIONS[region]}
-                  </option>
-                ))}
-              </SelectInput>
-            )}
-          </Field>
-          <div className="grid grid-cols-2 gap-3">
-            <NumberField
-              label="Scale reads to"
-              unit="g"
-              value={kitchen.scaleStepG}
-              onChange={(value) => set({ scaleStepG: value ?? Number.NaN })}
-            />
-            <NumberField
-              label="Fine scale reads to"
-              unit="g"
-              value={kitchen.fineScaleStepG}
-              onChange={(value) => set({ fineScaleStepG: value })}
-              hint="Empty if there is none."
-            />
-          </div>
-          <Field label="Currency">
-            {(props) => (
-              <SelectInput
-                {...props}
-                value={kitchen.currency}
-                onChange={(event) => set({ currency: event.target.value })}
-              >
-                {[...new Set([kitchen.currency, ...CURRENCIES])].map((code) => (
-                  <option key={code}>{code}</option>
-                ))}
-              </SelectInput>
-            )}
-          </Field>
-        </Card>
-        <BackupCard />
+              <NumberField
+                label="Fine scale reads to"
+                unit="g"
+                value={kitchen.fineScaleStepG}
+                onChange={(value) => set({ fineScaleStepG: value })}
+                hint="Empty if there is none."
+              />
+            </div>
+            <Field label="Currency">
+              {(props) => (
+                <SelectInput
+                  {...props}
+                  value={kitchen.currency}
+                  onChange={(event) => set({ currency: event.target.value })}
+                >
+                  {[...new Set([kitchen.currency, ...CURRENCIES])].map((code) => (
+                    <option key={code}>{code}</option>
+                  ))}
+                </SelectInput>
+              )}
+            </Field>
+          </Card>
+          <LearnedCard kitchen={kitchen} />
+          <BackupCard />
+        </div>
+        <EquipmentCard equipment={kitchen.equipment} onChange={set} />
       </div>
     </div>
   )

@@ -11,7 +11,7 @@ export const replaceStep = (partId: string, step: Step, label: string, merge?: s
   ...(merge === undefined ? {} : { merge }),
   apply: inPart(partId, (part) => {
     const at = part.steps.findIndex(({ id }) => id === step.id)
-    if (at >= 0) part.steps[at] = step as Draft<Step>
+    if (at >= 0) part.steps[at] = step
   }),
 })
 

@@ -9,7 +9,7 @@ const PREHEAT = /^(?:meanwhile,?\s*)?(?:pre-?heat|heat|set) (?:the |your )?(?:fa
 /** What only tells how, or when it is done. */
 const ASIDE =
   /^(?:leave (?:them|it) alone|do not|don.t|avoid|be careful|take care|note|tip|they should|it should|this (?:should|will|takes)|serves?\b|enjoy|adjust|taste|check)\b/i
-/** Operations between which one sentence is cut in two. Others, as "add and stir", are one doing. */
+/** Beside these an "and" joins: "add and sweat" is one doing. "Then" and a semicolon part them all the same. */
 const JOINED: ReadonlySet<OperationId> = new Set(['mix', 'heat', 'thicken'])
 const KNIFE: ReadonlySet<OperationId> = new Set(['chop', 'trim', 'grate'])
 const CLAUSE_BREAK = /(?:;|,?\s+(?:and\s+)?then\b|,\s+(?=and\b)|\s+and\b|,\s+(?=[a-z]))\s*/gi
@@ -53,7 +53,9 @@ function clausesOf(sentence: string): string[] {
     const next = opensWith(after)
     if (next === null) continue
     const here = operationIn(sentence.slice(from, match.index)) ?? before
-    if (here === null || here === next || JOINED.has(here) || JOINED.has(next)) continue
+    if (here === null || here === next) continue
+    const isStrong = /;|\bthen\b/i.test(match[0])
+    if (!isStrong && (JOINED.has(here) || JOINED.has(next))) continue
     if (KNIFE.has(here) && KNIFE.has(next)) continue
     cuts.push(match.index, match.index + match[0].length)
     from = match.index + match[0].length

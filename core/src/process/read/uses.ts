@@ -63,6 +63,7 @@ const ONTO = /\b(?:season|sprinkle|toss|top|coat|brush|dust)\b/i
 const TARGET = /\b(?:to|into|onto|over|with|through|among)\s+(?:the\s+)?(?:[\p{L}-]+\s+){0,2}$/iu
 /** What was made before, by what it is. */
 const MADE = /\bthe (?:mixture|mix|dough|batter|mash|patt(?:y|ies)|balls|logs|loaf|pan|pot|crumble|strips)\b/i
+const UNTIL = /\buntil\b[^,.;]*/gi
 const TOGETHER =
   /\b(?:combine|mix|fold|bring|assemble|layer)\b.{0,60}\b(?:everything|both|two mixtures|all the parts|together)\b/i
 
@@ -241,7 +242,8 @@ function baseOf(
   }
   const last = bench.lots.filter((lot) => !lots.includes(lot)).at(-1) ?? null
   if (uses.length === 0 && lots.length === 0) return last
-  if (lots.length === 0) return ADDS.test(text) || MADE.test(text) ? last : null
+  // "Until the pan is dry" says when, not what.
+  if (lots.length === 0) return ADDS.test(text) || MADE.test(text.replaceAll(UNTIL, '')) ? last : null
   if (!ADDS.test(text) || lots.length > 1 || ONTO.test(text)) return null
   const isTarget = mentions.some(
     ({ of, at }) => lots.some(({ holds }) => holds.has(of.id)) && TARGET.test(text.slice(0, at)),

@@ -60,7 +60,7 @@ export const HEAT_RULES: readonly MethodRule[] = [
         return [
           {
             stepId: step.id,
-            message: `${whole(reading.massInG)} g fills ${placed.vessel.label.toLowerCase()} ${whole(placed.gPerDm2 / CROWDED_G_PER_DM2 + 0.5)} times over (${whole(placed.gPerDm2)} g to the dm²): in one load it would steam.`,
+            message: `${whole(reading.massInG)} g lie ${whole(placed.gPerDm2)} g to the dm² in the ${placed.vessel.label.toLowerCase()}; above ${CROWDED_G_PER_DM2} they steam instead of browning.`,
             remedy: `Brown it in ${placed.loads} loads, or in a wider pan.`,
           },
         ]

@@ -3,7 +3,7 @@ import { setByHand, SPECS, specOf, splitInstructions, stepFrom } from '@frijol/c
 import { type ClipboardEvent, useDeferredValue, useMemo, useRef, useState } from 'react'
 import { methodCommands, newId, run, useProposedPart } from '../../store'
 import { useShortcut } from '../../ui'
-import { factsOf, grams, spoken } from './format'
+import { factsOf, grams, spoken, takenWords } from './format'
 
 const byName = [...SPECS].sort((a, b) => a.name.localeCompare(b.name))
 
@@ -16,14 +16,12 @@ function usePreview(part: Part, text: string): string {
   const reading = useProposedPart(part.id, proposed)?.steps.at(-1) ?? null
   const step = proposed?.at(-1)
   if (step === undefined || reading === null) return ''
-  const takes = reading.takes.map(
-    ({ name, massG }) => `${name.replace(/,.*$/, '').toLowerCase()} ${grams(massG)}`,
-  )
+  const { takes } = reading
   return [
     step.operation === null ? 'not read as an operation' : specOf(step.operation).name,
     ...factsOf(step, reading),
     spoken(reading.minutes),
-    takes.length === 0 ? 'takes nothing yet' : `takes ${takes.join(', ')}`,
+    takes.length === 0 ? 'takes nothing yet' : `takes ${takenWords(takes)}`,
     ...(takes.length === 0 ? [] : [`→ ${grams(reading.massG)}`]),
   ].join(' · ')
 }

@@ -70,11 +70,13 @@ function Ways({ part, reading }: Pick<OtherWaysProps, 'part' | 'reading'>) {
           },
         ]),
   ]
+  const differs = ({ of }: Row): boolean => columns.some((column) => of(column.reading) !== of(reading))
+  const alike = rows.filter((row) => !differs(row))
   const add = (index: number) => {
     const swap = swaps[index]
     if (swap === undefined) return
     const steps = swapped(part, reading, swap, newId)
-    run(methodCommands.addWay(part.id, wayName({ steps }), steps))
+    run(methodCommands.addWay(part.id, swap.label, steps))
   }
   return (
     <div className="grid gap-3">
@@ -106,7 +108,7 @@ function Ways({ part, reading }: Pick<OtherWaysProps, 'part' | 'reading'>) {
               </tr>
             </thead>
             <tbody>
-              {rows.map(({ name, of }) => (
+              {rows.filter(differs).map(({ name, of }) => (
                 <tr key={name} className="border-b border-line/60">
                   <th scope="row" className="py-1 pr-2 text-left font-normal text-ink-2">
                     {name}
@@ -129,6 +131,12 @@ function Ways({ part, reading }: Pick<OtherWaysProps, 'part' | 'reading'>) {
               </tr>
             </tbody>
           </table>
+          {alike.length > 0 && (
+            <p className="m-0 mt-2 text-[13px] text-ink-2">
+              The same in each:{' '}
+              {alike.map(({ name, of }) => `${name.toLowerCase()} ${of(reading)}`).join(', ')}.
+            </p>
+          )}
         </div>
       )}
     </div>

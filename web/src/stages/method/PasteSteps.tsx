@@ -3,7 +3,7 @@ import { proposeSteps, specOf } from '@frijol/core/process'
 import { useMemo, useState } from 'react'
 import { methodCommands, newId, run, useProposedPart } from '../../store'
 import { Button, Field, Sheet, TextArea } from '../../ui'
-import { factsOf, grams, spoken } from './format'
+import { factsOf, spoken, takenWords } from './format'
 
 export interface PasteStepsProps {
   part: Part
@@ -76,14 +76,7 @@ export function PasteSteps({ part, initial, onClose }: PasteStepsProps) {
                       {[
                         ...factsOf(step, here),
                         spoken(here.minutes),
-                        here.takes.length === 0
-                          ? 'takes nothing'
-                          : here.takes
-                              .map(
-                                ({ name, massG }) =>
-                                  `${name.replace(/,.*$/, '').toLowerCase()} ${grams(massG)}`,
-                              )
-                              .join(', '),
+                        here.takes.length === 0 ? 'takes nothing' : takenWords(here.takes),
                       ].join(' · ')}
                     </p>
                   )}
@@ -95,7 +88,7 @@ export function PasteSteps({ part, initial, onClose }: PasteStepsProps) {
       )}
       {reading !== null && reading.unused.length > 0 && (
         <p className="m-0 mt-2 text-sm text-turmeric-deep">
-          In no step: {reading.unused.map(({ name }) => name.replace(/,.*$/, '').toLowerCase()).join(', ')}.
+          In no step: {reading.unused.map(({ name }) => name.replace(/,.*$/, '')).join(', ')}.
         </p>
       )}
       <div className="mt-3 flex flex-wrap justify-end gap-2">

@@ -1,7 +1,7 @@
 import type { StepReading } from '@frijol/core/model'
 
 /** Share of the width that the heaviest batch fills; the rest is for what leaves. */
-const BAND = 72
+const BAND = 63
 const NOTABLE_G = 0.5
 
 export interface Level {
@@ -53,7 +53,7 @@ export function Ribbon({ before, reading, mostG }: RibbonProps) {
       <svg
         viewBox="0 0 100 100"
         preserveAspectRatio="none"
-        className="absolute inset-0 size-full"
+        className="absolute inset-x-0 top-0 h-[calc(100%+1px)] w-full"
         aria-hidden="true"
       >
         {lostG >= NOTABLE_G && (
@@ -68,7 +68,7 @@ export function Ribbon({ before, reading, mostG }: RibbonProps) {
           className="fill-solids"
         />
       </svg>
-      <div className="absolute inset-y-0 right-0 grid content-center pl-1">
+      <div className="absolute inset-y-0 right-1 grid max-w-[38%] content-center pl-1">
         <Moves reading={reading} />
       </div>
     </div>

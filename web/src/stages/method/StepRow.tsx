@@ -45,7 +45,9 @@ export const StepRow = memo(function StepRow({
   isTarget,
   onToggle,
 }: StepRowProps) {
-  const sortable = useSortable({ id: step.id })
+  const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
+    id: step.id,
+  })
   const number = at + 1
   const worst = findings.some(({ severity }) => severity === 'stop')
     ? 'stop'
@@ -54,19 +56,19 @@ export const StepRow = memo(function StepRow({
       : 'none'
   return (
     <li
-      ref={sortable.setNodeRef}
+      ref={setNodeRef}
       style={{
-        transform: sortable.transform === null ? undefined : `translateY(${sortable.transform.y}px)`,
-        transition: sortable.transition,
+        transform: transform === null ? undefined : `translateY(${transform.y}px)`,
+        transition,
       }}
       className={clsx(
         STEP_GRID,
         'group bg-paper px-2 focus-within:bg-oat/60',
         isTarget && 'bg-aubergine-soft/60',
-        sortable.isDragging && 'relative z-10 shadow-lg',
+        isDragging && 'relative z-10 shadow-lg',
       )}
     >
-      <div className="flex flex-col items-center gap-0.5 border-b border-line/70 py-2.5">
+      <div className="row-span-2 flex flex-col items-center gap-0.5 border-b border-line/70 py-2.5">
         <span
           className={clsx(
             'grid size-[26px] place-items-center rounded-[9px] text-[13px] font-[650]',
@@ -80,18 +82,18 @@ export const StepRow = memo(function StepRow({
         <button
           type="button"
           className="grid h-7 w-6 cursor-grab touch-none place-items-center rounded text-ink-2/60 hover:text-ink"
-          {...sortable.attributes}
-          {...sortable.listeners}
+          {...attributes}
+          {...listeners}
           aria-label={`Move step ${number}`}
         >
           <GripVertical size={15} aria-hidden="true" />
         </button>
       </div>
-      <div className="min-w-0 border-b border-line/70 py-2">
+      <div className="min-w-0 py-1.5">
         <Heading step={step} reading={reading} />
         <TextArea
           aria-label={`Step ${number}`}
-          className="-ml-2 field-sizing-content min-h-0 resize-none border-transparent bg-transparent px-2 py-0.5"
+          className="-mx-[11px] block field-sizing-content !min-h-0 !w-[calc(100%+22px)] resize-none border-transparent bg-transparent !py-0.5"
           rows={1}
           value={step.text}
           maxLength={4000}
@@ -108,14 +110,6 @@ export const StepRow = memo(function StepRow({
         />
         <TakenWords reading={reading} />
         <Cue step={step} />
-        {findings.length > 0 && (
-          <ul className="m-0 mt-1 list-none ps-0">
-            {findings.map((finding) => (
-              <FindingRow key={findingKey(finding)} finding={finding} />
-            ))}
-          </ul>
-        )}
-        {isOpen && <StepEditor part={part} step={step} number={number} reading={reading} />}
       </div>
       <Figures
         step={step}
@@ -125,8 +119,18 @@ export const StepRow = memo(function StepRow({
         onToggle={() => onToggle(step.id)}
         onRemove={() => run(methodCommands.removeStep(part.id, step.id))}
       />
+      <div className="col-span-2 col-start-2 min-w-0 border-b border-line/70 pb-1.5">
+        {findings.length > 0 && (
+          <ul className="m-0 list-none ps-0">
+            {findings.map((finding) => (
+              <FindingRow key={findingKey(finding)} finding={finding} />
+            ))}
+          </ul>
+        )}
+        {isOpen && <StepEditor part={part} step={step} number={number} reading={reading} />}
+      </div>
       {reading !== null && (
-        <div className="max-lg:col-span-2 max-lg:col-start-2 max-lg:mb-2 max-lg:h-11 lg:row-span-1">
+        <div className="max-lg:col-span-2 max-lg:col-start-2 max-lg:h-11 lg:col-start-4 lg:row-span-2 lg:row-start-1">
           <Ribbon before={before} reading={reading} mostG={mostG} />
         </div>
       )}
@@ -157,7 +161,7 @@ function TakenWords({ reading }: { reading: StepReading | null }) {
           {kind === 'step' ? (
             `${name}’s`
           ) : (
-            <span className="font-semibold text-ink">{name.replace(/,.*$/, '').toLowerCase()}</span>
+            <span className="font-semibold text-ink">{name.replace(/,.*$/, '')}</span>
           )}{' '}
           {grams(massG)}
         </span>
@@ -186,7 +190,7 @@ interface FiguresProps {
 function Figures({ step, number, reading, isOpen, onToggle, onRemove }: FiguresProps) {
   const attendance = reading === null ? null : attendanceOf(reading)
   return (
-    <div className="flex flex-col items-end border-b border-line/70 py-2 text-right text-[13px]">
+    <div className="flex flex-col items-end py-1.5 text-right text-[13px]">
       {reading !== null && (
         <>
           <b className="font-display text-[15px]">{spoken(reading.minutes)}</b>

@@ -21,15 +21,15 @@ function choicesFor(part: Part, step: Step, others: readonly Part[]): Choice[] {
     0,
     part.steps.findIndex(({ id }) => id === step.id),
   )
-  const choices = [
-    ...part.lines.map(({ id, food }) => ({ use: { kind: 'line', id, share: null } as StepUse, name: food })),
-    ...before.map(({ id }, at) => ({
-      use: { kind: 'step', id, share: null } as StepUse,
-      name: `what step ${at + 1} made`,
-    })),
-    ...others.map(({ id, name }) => ({ use: { kind: 'part', id, share: null } as StepUse, name })),
+  const whole = (kind: StepUse['kind'], id: string, name: string): Choice => {
+    const use = { kind, id, share: null }
+    return { key: keyOf(use), use, name }
+  }
+  return [
+    ...part.lines.map(({ id, food }) => whole('line', id, food)),
+    ...before.map(({ id }, at) => whole('step', id, `what step ${at + 1} made`)),
+    ...others.map(({ id, name }) => whole('part', id, name)),
   ]
-  return choices.map((choice) => ({ ...choice, key: keyOf(choice.use) }))
 }
 
 export interface TakesProps {
@@ -59,7 +59,9 @@ export function Takes({ part, step, reading }: TakesProps) {
     <fieldset className="m-0 min-w-0 border-0 p-0">
       <legend className="mb-1 flex w-full items-baseline gap-2 p-0 text-[13px] font-semibold text-ink-2">
         Takes
-        <span className="font-normal">{step.uses === null ? 'as the words say' : 'set by hand'}</span>
+        <span className="font-normal">
+          {step.uses === null ? 'as the words say' : 'set by hand'}; % of each, empty for all that is left
+        </span>
         {step.uses !== null && (
           <Button
             tone="quiet"
@@ -75,19 +77,19 @@ export function Takes({ part, step, reading }: TakesProps) {
           const name = choices.find(({ key }) => key === keyOf(use))?.name ?? 'something that is gone'
           const massG = reading?.takes.find((one) => keyOf(one) === keyOf(use))?.massG
           return (
-            <li key={keyOf(use)} className="grid grid-cols-[minmax(0,1fr)_84px_28px] items-end gap-2">
-              <span className="truncate pb-1.5 text-sm">
+            <li key={keyOf(use)} className="grid grid-cols-[minmax(0,1fr)_72px_28px] items-center gap-2">
+              <span className="truncate text-sm">
                 {name}
                 {massG !== undefined && <span className="text-ink-2"> {Math.round(massG)} g</span>}
               </span>
               <NumberField
-                label="% of it"
+                label={`Percent of ${name} that step takes`}
+                className="[&_label]:sr-only"
                 value={use.share === null ? null : Number((use.share * 100).toFixed(1))}
                 onChange={(percent) => share(use, percent)}
               />
               <IconButton
                 label={`Step takes no ${name}`}
-                className="mb-1"
                 onClick={() => set(uses.filter((one) => one !== use))}
               >
                 <X size={15} />

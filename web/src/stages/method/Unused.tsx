@@ -7,7 +7,7 @@ type Left = PartAssessment['unused'][number]
 
 export const ChipFace = ({ name, massG }: Pick<Left, 'name' | 'massG'>) => (
   <span className="inline-flex cursor-grab items-center gap-1.5 rounded-full border border-turmeric bg-turmeric-soft px-2.5 py-0.5 text-sm whitespace-nowrap">
-    {name.replace(/,.*$/, '').toLowerCase()} <span className="text-ink-2">{grams(massG)}</span>
+    {name.replace(/,.*$/, '')} <span className="text-ink-2">{grams(massG)}</span>
   </span>
 )
 

@@ -1,15 +1,24 @@
 import type { OperationId, Part, PartAssessment, Step } from '@frijol/core/model'
 import { followWords, setByHand, specOf } from '@frijol/core/process'
 
-/** Operations that do the same work by other means. Practice. */
-const INSTEAD: readonly (readonly OperationId[])[] = [
-  ['steam', 'pressure-cook', 'simmer', 'roast'],
-  ['boil', 'pressure-cook', 'simmer'],
-  ['roast', 'air-fry', 'dehydrate', 'shallow-fry', 'grill'],
-  ['brown', 'water-saute', 'roast', 'air-fry'],
-  ['sweat', 'water-saute', 'roast'],
-  ['deep-fry', 'shallow-fry', 'air-fry', 'roast'],
-]
+/** What does the work of an operation by other means. Practice. */
+const INSTEAD: Readonly<Partial<Record<OperationId, readonly OperationId[]>>> = {
+  steam: ['pressure-cook', 'simmer', 'roast'],
+  'pressure-cook': ['steam', 'boil', 'simmer'],
+  simmer: ['steam', 'pressure-cook'],
+  boil: ['pressure-cook', 'simmer'],
+  absorb: ['boil', 'pressure-cook'],
+  roast: ['air-fry', 'dehydrate', 'shallow-fry', 'grill'],
+  'air-fry': ['roast', 'shallow-fry', 'deep-fry'],
+  dehydrate: ['roast', 'air-fry'],
+  brown: ['water-saute', 'roast', 'air-fry'],
+  sweat: ['water-saute', 'roast'],
+  'water-saute': ['sweat', 'brown'],
+  'shallow-fry': ['roast', 'air-fry', 'deep-fry'],
+  'deep-fry': ['air-fry', 'shallow-fry', 'roast'],
+  grill: ['roast', 'sear'],
+  sear: ['grill', 'roast'],
+}
 
 export interface Swap {
   readonly at: number
@@ -21,9 +30,7 @@ export interface Swap {
 export const swapsOf = ({ steps }: Pick<Part, 'steps'>): Swap[] =>
   steps.flatMap(({ operation }, at) => {
     if (operation === null) return []
-    const others = new Set(INSTEAD.filter((group) => group.includes(operation)).flat())
-    others.delete(operation)
-    return [...others].map((other) => ({
+    return (INSTEAD[operation] ?? []).map((other) => ({
       at,
       operation: other,
       label: `Step ${at + 1}: ${specOf(other).name.toLowerCase()} instead of ${specOf(operation).name.toLowerCase()}`,

@@ -58,3 +58,7 @@ export function wayName({ steps }: Pick<Part, 'steps'>): string {
   const joined = each.join(', ')
   return joined === '' ? 'cold method' : joined.charAt(0).toUpperCase() + joined.slice(1)
 }
+
+/** What a step takes, in words: "step 2’s 238 g, tomato paste 33 g". */
+export const takenWords = (takes: StepReading['takes']): string =>
+  takes.map(({ kind, name, massG }) => `${name}${kind === 'step' ? '’s' : ''} ${grams(massG)}`).join(', ')
