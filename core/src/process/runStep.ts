@@ -214,7 +214,7 @@ function idle(step: Step, lot: Lot, before: { massG: number; waterG: number }, l
   }
   const after = lotSums(lot)
   return {
-    spec: null,
+    spec: step.operation === null ? null : specOf(step.operation),
     placed: null,
     tempC: step.tempC,
     impossibleG,

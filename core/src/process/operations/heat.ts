@@ -1,6 +1,6 @@
 import type { Form, StepState } from '../../model'
 import { coreTemperature, type Shape } from '../laws/conduction'
-import { HOT_C, type Item } from '../lots/item'
+import { HOT_C, type Item, massOf } from '../lots/item'
 import { type Lot, lotSums } from '../lots/lot'
 import type { StepContext } from './context'
 import { USUAL_THICKNESS_MM } from './dry'
@@ -61,12 +61,26 @@ function feltC({ spec, tempC }: StepContext): number {
   }
 }
 
+function isMostlyLiquid(lot: Lot): boolean {
+  let liquid = 0
+  let all = 0
+  for (const item of lot.items) {
+    const massG = massOf(item)
+    all += massG
+    if (item.source.kind.isLiquid) liquid += massG
+  }
+  return liquid > all / 2
+}
+
 /** Core temperature after so many minutes, C. */
 export function coreAfter(context: StepContext, lot: Lot, minutes: number): number {
   const { spec, step, oven } = context
   if (spec.medium === 'none') return spec.id === 'hold' ? (context.tempC ?? lot.coreC) : lot.coreC
   const medium = feltC(context)
   const isBody = lot.form !== 'pieces' && lot.form !== 'crumble'
+  // "Boil 4 minutes" counts from the boil: a pot of liquid is as hot as it is said to be.
+  if (!isBody && spec.medium === 'liquid' && minutes > 0 && isMostlyLiquid(lot))
+    return Math.max(lot.coreC, medium)
   if (!isBody && (spec.medium === 'pan' || spec.medium === 'liquid')) {
     const reached = medium + (lot.coreC - medium) * Math.exp(-minutes / STIRRED_TAU_MIN)
     return Math.max(lot.coreC, reached)

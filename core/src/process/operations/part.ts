@@ -1,6 +1,6 @@
 import { partingFraction } from '../laws/parting'
 import { itemOf, massOf, sourceOf } from '../lots/item'
-import { discard, drip, type Lot, lotSums, shed, soakInto, wet } from '../lots/lot'
+import { discard, drip, evaporateFrom, type Lot, lotSums, shed, soakInto, wet } from '../lots/lot'
 import { constantFor, type StepContext } from './context'
 
 /** Water that stays on drained pieces, share of their mass. @source film 3 to 6 % of beans, 1 to 2 % cubes; practice */
@@ -142,6 +142,15 @@ function become(lot: Lot, context: StepContext, foodId: string, massG: number, w
 
 const FLOUR = new Set(['flour', 'gluten', 'grain'])
 
+/** Dry heat drives off the little water that nuts, seeds and spices hold. */
+function toasted(lot: Lot, context: StepContext): void {
+  for (const item of lot.items) {
+    const factor = constantFor(context, lot, item)
+    if (factor === null || factor >= 1) continue
+    evaporateFrom(item, massOf(item) * (1 - factor) * Math.exp(context.fit.lnRatio), context.ledger)
+  }
+}
+
 function washed(lot: Lot, context: StepContext): void {
   let wetGluten = 0
   for (const item of lot.items) {
@@ -189,6 +198,9 @@ export function part(context: StepContext, lot: Lot, minutes: number): void {
       break
     case 'strain':
       strained(lot, context)
+      break
+    case 'toast':
+      toasted(lot, context)
       break
     case 'wash-gluten':
       washed(lot, context)

@@ -247,7 +247,7 @@ const ROWS: readonly Row[] = [
   [
     'brown',
     'Brown',
-    /\b(?:brown|saut[eé]|caramelis|carameliz|stir-?fry|cook down)(?:e|ing)?\b/i,
+    /\b(?:brown|saut[eé]|caramelis|carameliz|stir-?fry|cook down)(?:e|ing)?(?!\p{L})/iu,
     'pan',
     'pan',
     0.6,
@@ -440,7 +440,7 @@ const ROWS: readonly Row[] = [
   [
     'broil',
     'Brown under the grill',
-    /\b(?:broil|gratin[eé]?|brown under)/i,
+    /\b(?:broil|gratin[eé]?|brown under)/iu,
     'grill',
     'tray',
     0.3,

@@ -40,7 +40,7 @@ const LESSER: ReadonlySet<OperationId> = new Set([
 ])
 /** Words that only look like an operation. */
 const NOT_OPERATIONS =
-  /\b(?:baking (?:powder|soda|sheet|tray|paper|dish)|frying pan|saut[eé] pan|roasting tin|food processor|steam(?:er)? basket|boiling (?:water|stock)|toasted|roasted|soaked|drained|pressed|mashed|chopped|sliced|cooked|browned|fried|baked|smoked|marinated|blended|grated|dried|shredded|crumbled|no steam|cooled?|chilled|the press|to press|reduced[- ](?:salt|sodium)|cream(?:ed)?|set aside|a rolling boil|(?:comes?|brings?|bring (?:it|them|the \p{L}+)|return) (?:just |back |up )*to (?:a|the) (?:gentle |rolling |full )?(?:boil|simmer)|to the boil|to a (?:simmer|boil)|cutting board|pastry brush|hot water|brown (?:rice|sugar|lentils?)|golden brown|(?:deep|lightly|nicely|well|edges?) brown|until (?:the edges |they |it |evenly |just )?(?:brown|browns|browned)|grill pan|heat[- ]?proof|over (?:a )?(?:low|medium|high|gentle)[- ]?(?:high|low)? heat|off the heat)\b/giu
+  /\b(?:baking (?:powder|soda|sheet|tray|paper|dish)|frying pan|saut[eé] pan|roasting tin|food processor|steam(?:er)? basket|boiling (?:water|stock)|toasted|roasted|soaked|drained|pressed|mashed|chopped|sliced|cooked|browned|fried|baked|smoked|marinated|blended|grated|dried|shredded|crumbled|no steam|cooled?|chilled|the press|to press|reduced[- ](?:salt|sodium)|cream(?:ed)?|set aside|the rest|rest of|a rolling boil|(?:comes?|brings?|bring (?:it|them|the \p{L}+)|return) (?:just |back |up )*to (?:a|the) (?:gentle |rolling |full )?(?:boil|simmer)|to the boil|to a (?:simmer|boil)|cutting board|pastry brush|hot water|brown (?:rice|sugar|lentils?)|golden brown|(?:deep|lightly|nicely|well|edges?) brown|until (?:the edges |they |it |evenly |just )?(?:brown|browns|browned)|grill pan|heat[- ]?proof|over (?:a )?(?:low|medium|high|gentle)[- ]?(?:high|low)? heat|off the heat)\b/giu
 
 const masked = (text: string): string => text.replace(NOT_OPERATIONS, (found) => ' '.repeat(found.length))
 
@@ -82,7 +82,7 @@ function preferred(found: readonly { readonly id: OperationId }[]): OperationId 
   return found[0]?.id ?? null
 }
 
-const NUMBER = String.raw`(\d+(?:[.,]\d+)?|½|¼|¾|a|an|one|two|three|four|five|six|eight|ten|twelve|fifteen|twenty|thirty|forty|a couple of|half an?)(?:\s*(½|¼|¾))?`
+const NUMBER = String.raw`(\d+(?:[.,]\d+)?|½|¼|¾|a|an|one|two|three|four|five|six|eight|ten|twelve|fifteen|twenty|thirty|forty|a couple of|(?:a )?quarter of an|three[- ]quarters of an|half an?)(?:\s*(½|¼|¾))?`
 const UNIT = String.raw`(seconds?|secs?|s\b|minutes?|mins?|min|hours?|hrs?|hr|h\b|days?)`
 const DURATION = new RegExp(
   String.raw`(?<![\p{L}\d])${NUMBER}(?:\s*(?:-|–|to|or)\s*${NUMBER})?[\s-]*${UNIT}`,
@@ -108,6 +108,10 @@ const WORDS: Readonly<Record<string, number>> = {
   '½': 0.5,
   '¼': 0.25,
   '¾': 0.75,
+  'quarter of an': 0.25,
+  'a quarter of an': 0.25,
+  'three quarters of an': 0.75,
+  'three-quarters of an': 0.75,
   'half a': 0.5,
   'half an': 0.5,
 }

@@ -19,11 +19,14 @@ function sourestWhileHot(story: Story, told: Told, tempC: number): { pH: number;
   return worst
 }
 
-/** Milligrams of potassium in 100 g of the part. */
+/** Milligrams of potassium in 100 g of the part, besides what the gum brings itself. */
 const potassiumPct = (story: Story): number =>
   story.rawMassG > 0
-    ? story.foods.reduce((sum, { food, massG }) => sum + (food.per100g.potassiumMg ?? 0) * massG, 0) /
-      story.rawMassG
+    ? story.foods.reduce(
+        (sum, { food, massG }) =>
+          sum + (CARRAGEENAN.test(food.id) ? 0 : (food.per100g.potassiumMg ?? 0) * massG),
+        0,
+      ) / story.rawMassG
     : 0
 
 const FOAMING = /^aquafaba/
@@ -300,7 +303,7 @@ export const GEL_RULES: readonly MethodRule[] = [
     about: 'spheres left in the bath, or not rinsed',
     find: (story) =>
       story.trace.flatMap(({ spec, reading, step }, at) => {
-        if (spec?.id !== 'spherify') return []
+        if (spec?.id !== 'spherify' || reading.massG <= 0) return []
         const rinsed =
           story.trace.slice(at + 1).some((later) => later.spec?.id === 'rinse') || /\brins/i.test(step.text)
         if (reading.minutes <= 4 && rinsed) return []

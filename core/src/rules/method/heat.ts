@@ -253,7 +253,7 @@ export const HEAT_RULES: readonly MethodRule[] = [
     about: 'a culture that is not sour enough after a day',
     find: (story) =>
       story.trace.flatMap(({ spec, step, reading }) => {
-        if (spec?.id !== 'culture') return []
+        if (spec?.id !== 'culture' || reading.massG <= 0) return []
         const pH = reading.state.pH ?? 7
         return pH <= 4.6
           ? []

@@ -45,11 +45,10 @@ export const PULSE_RULES: readonly MethodRule[] = [
         return [
           {
             lineId: told.id,
-            message:
-              `${told.food.name} hold a toxin: ${isSoaked ? '' : 'they are not soaked for 5 hours, '}${boiled >= 30 ? 'though they boil' : `they boil for ${whole(boiled)} min`}.`.replace(
-                ', though they boil',
-                '',
-              ),
+            message: `${told.food.name} hold a toxin: ${[
+              ...(isSoaked ? [] : ['they are not soaked for 5 hours']),
+              ...(boiled >= 30 ? [] : [`they boil for ${whole(boiled)} min`]),
+            ].join(', and ')}.`,
             remedy: `Soak 5 hours, drain, boil hard for 30 minutes, then cook to tender; no slow-cooker start. ${LOCAL_CODE}`,
           },
         ]

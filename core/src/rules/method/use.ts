@@ -1,4 +1,3 @@
-import { guidanceOf } from '../../process'
 import { type MethodRule, whole } from './story'
 
 /** Where more than this share of the lines is named in no step, the method is a sketch: nothing is said of single lines. */
@@ -72,7 +71,7 @@ export const USE_RULES: readonly MethodRule[] = [
               {
                 stepId: step.id,
                 message: 'What is done in this step is not read; it changes nothing.',
-                remedy: 'Pick its operation, or name it: roast, simmer, blend…',
+                remedy: 'Pick its operation, or name it: roast, simmer, blend.',
               },
             ],
       ),
@@ -121,7 +120,7 @@ export const USE_RULES: readonly MethodRule[] = [
               {
                 stepId: step.id,
                 message: `${whole(reading.massInG)} g is more than ${placed.vessel.label.toLowerCase()} takes at once: ${placed.loads} loads, ${whole(reading.minutes)} min in all.`,
-                remedy: guidanceOf(spec.id).cue,
+                remedy: `Work in ${placed.loads} loads, or in a larger one.`,
               },
             ],
       ),
