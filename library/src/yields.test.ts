@@ -1,5 +1,11 @@
 import { resolveLines } from '@frijol/core/composition'
-import { defaultKitchen, NO_SETTINGS, OperationId, type YieldRow } from '@frijol/core/model'
+import {
+  defaultKitchen,
+  NO_SETTINGS,
+  OperationId,
+  type RateConstant,
+  type YieldRow,
+} from '@frijol/core/model'
 import { fitRates, predictedFactor, runMethod, stepFrom } from '@frijol/core/process'
 import { describe, expect, it } from 'vitest'
 import { written } from '../test/dishes'
@@ -24,7 +30,7 @@ const told = (row: YieldRow, factor: number): Told => ({
   points: 100 * Math.abs(factor - row.factor),
   isInside: factor >= row.low - ROUNDED && factor <= row.high + ROUNDED,
 })
-const against = (tested: readonly YieldRow[], rates: ReturnType<typeof fitRates>): Told[] =>
+const against = (tested: readonly YieldRow[], rates: readonly RateConstant[]): Told[] =>
   tested.flatMap((row) => {
     const factor = predictedFactor(row, rates)
     return factor === null ? [] : [told(row, factor)]

@@ -82,6 +82,21 @@ function withTaken(assessment: PartAssessment, taken: ReadonlyMap<string, number
   return { ...assessment, takenG, leftoverG: Math.max(0, assessment.cookedMassG - takenG) }
 }
 
+/** Mass of a part's own lines, without what it takes of other parts, g. */
+function ownMass({ assessment, method }: PartWork): number {
+  let massG = assessment.rawMassG
+  for (const takenG of method.taken.values()) massG -= takenG
+  return massG
+}
+
+/** How much of a part goes into the dish: all of it, or what other parts take. */
+function usedShare({ assessment }: PartWork, taken: ReadonlyMap<string, number>): number {
+  const takenG = taken.get(assessment.partId)
+  return takenG === undefined || assessment.cookedMassG <= 0
+    ? 1
+    : Math.min(1, takenG / assessment.cookedMassG)
+}
+
 /**
  * Assesses a dish: the one call that screens, files and the command line read.
  *
@@ -100,7 +115,7 @@ export function assess(dish: Dish, library: Library, kitchen: Kitchen): Assessme
   // What another part takes is in that part: it counts once.
   const served = works.filter(({ assessment }) => !taken.has(assessment.partId))
   const sums = addSums(served.map((work) => work.sums))
-  const rawMassG = served.reduce((total, { assessment }) => total + assessment.rawMassG, 0)
+  const rawMassG = works.reduce((total, work) => total + ownMass(work) * usedShare(work, taken), 0)
   const cookedMassG = served.reduce((total, { assessment }) => total + assessment.cookedMassG, 0)
   const { portions } = dish.aim
   const foods = usedFoods(works)

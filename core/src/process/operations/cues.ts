@@ -62,7 +62,7 @@ const GUIDANCE: Readonly<Record<OperationId, Guidance>> = {
   wrap: { cue: 'Tight, with twisted ends and no air.', remedy: 'Loose: wrap it again, or it will puff.' },
   chill: {
     cue: 'Releases clean, and a knife leaves a face.',
-    remedy: 'Weeps: more starch, or cool it slower. Soft: was the gel boiled?',
+    remedy: 'Weeps: more starch, or cool it slower. Soft: see that the gel boiled.',
   },
   'freeze-thaw': {
     cue: 'Open, spongy layers; soft through.',

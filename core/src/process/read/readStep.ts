@@ -50,8 +50,16 @@ const TO_BOIL =
 const BOILING_C = 99
 const SIMMERING_C = 95
 
+/** A step that is no more than an operation's name, with or without a heat: "Pulse.", "Steam at 100 °C." */
+const BY_NAME: ReadonlyMap<string, OperationId> = new Map(
+  SPECS.map(({ id, name }) => [name.toLowerCase(), id]),
+)
+const NAME_END = /(?:\s+at\s+-?\d+\s*°?\s*C)?\s*\.?\s*$/i
+
 /** The unit operation that a text is about: the first one that is named in earnest, or null. */
 export function operationIn(text: string): OperationId | null {
+  const bareName = BY_NAME.get(text.replace(NAME_END, '').trim().toLowerCase())
+  if (bareName !== undefined) return bareName
   const bare = masked(text)
   const found = SPECS.flatMap(({ id, words }) => {
     const at = bare.search(words)
