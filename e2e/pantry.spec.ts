@@ -62,8 +62,8 @@ test('a price list is matched, previewed and taken over; a bad one changes nothi
   await expect(page.getByRole('alert')).toContainText('holds no table')
   await page.keyboard.press('Escape')
   await openCsv(page, 'prices.csv', demoFile('pantry-prices.csv'))
-  await expect(page.getByRole('dialog').getByRole('status')).toContainText('19 of 19 rows')
-  await page.getByRole('button', { name: 'Take over 19 rows' }).click()
+  await expect(page.getByRole('dialog').getByRole('status')).toContainText('22 of 22 rows')
+  await page.getByRole('button', { name: 'Take over 22 rows' }).click()
   await page.reload()
   await expect(page.getByLabel('Price, EUR')).toHaveValue('13')
   await openCsv(

@@ -68,7 +68,7 @@ export function EquipmentCard({ equipment, onChange }: EquipmentCardProps) {
     if (onChange({ equipment: [...equipment, made] }) === null) setOpenId(id)
   }
   return (
-    <Card className="grid gap-2 p-4">
+    <Card className="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-2 p-4">
       <CardTitle title="Equipment" aside="a step that does not fit is split into loads" />
       <ul className="m-0 list-none ps-0">
         {equipment.map((one) => (

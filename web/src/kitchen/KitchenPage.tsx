@@ -42,7 +42,7 @@ export function KitchenPage() {
       <div className="text-sm text-ink-2">How do I measure, cook and avoid?</div>
       <h1 className="mt-0 mb-4 text-[26px] leading-tight">Kitchen</h1>
       <div className="grid items-start gap-4 lg:grid-cols-2">
-        <div className="grid gap-4">
+        <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-4">
           <Card className="grid gap-3 p-4">
             <CardTitle title="Measuring" />
             <Field label="Name of the kitchen">

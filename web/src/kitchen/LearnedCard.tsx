@@ -20,7 +20,7 @@ export function LearnedCard({ kitchen }: { kitchen: Kitchen }) {
   const groups = groupsOf(kitchen.observations)
   const label = (id: string): string => kitchen.equipment.find((one) => one.id === id)?.label ?? id
   return (
-    <Card className="grid gap-2 p-4">
+    <Card className="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-2 p-4">
       <CardTitle title="Learned by weighing" />
       {groups.length === 0 ? (
         <p className="m-0 text-sm text-ink-2">

@@ -93,6 +93,7 @@ export function StepEditor({ part, step, number, reading }: StepEditorProps) {
               value={step.cue ?? guidance?.cue ?? ''}
               maxLength={400}
               onChange={(event) => write({ cue: ownText(event.target.value, guidance?.cue) }, 'write a cue')}
+              onBlur={() => step.cue === '' && write({ cue: null }, 'write a cue')}
             />
           )}
         </Field>
@@ -108,6 +109,7 @@ export function StepEditor({ part, step, number, reading }: StepEditorProps) {
               onChange={(event) =>
                 write({ remedy: ownText(event.target.value, guidance?.remedy) }, 'write a remedy')
               }
+              onBlur={() => step.remedy === '' && write({ remedy: null }, 'write a remedy')}
             />
           )}
         </Field>
@@ -130,9 +132,8 @@ export function StepEditor({ part, step, number, reading }: StepEditorProps) {
   )
 }
 
-/** Own words, or null where they are the operation's again. */
-const ownText = (text: string, usual: string | undefined): string | null =>
-  text.trim() === '' || text === usual ? null : text
+/** Own words, or null where they are the operation's again. Empty while they are being written. */
+const ownText = (text: string, usual: string | undefined): string | null => (text === usual ? null : text)
 
 const HAND_NAMES: Readonly<Record<string, string>> = {
   operation: 'what is done',

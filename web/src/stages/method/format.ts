@@ -56,7 +56,7 @@ export function wayName({ steps }: Pick<Part, 'steps'>): string {
   )
   const each = names.filter((name, at) => names.indexOf(name) === at).slice(0, 4)
   const joined = each.join(', ')
-  return joined === '' ? 'cold method' : joined.charAt(0).toUpperCase() + joined.slice(1)
+  return joined === '' ? 'Cold method' : joined.charAt(0).toUpperCase() + joined.slice(1)
 }
 
 /** What a step takes, in words: "step 2’s 238 g, tomato paste 33 g". */
