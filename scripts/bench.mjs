@@ -4,6 +4,8 @@ import { bin, die, run } from './run.mjs'
 
 ensurePackages()
 if (run(process.execPath, ['--import', 'tsx', 'scripts/bench/core.ts']) !== 0) die('The core bench failed.')
+if (run(process.execPath, ['--import', 'tsx', 'scripts/bench/yields.ts', '--table']) !== 0)
+  die('The yields report failed.')
 if (!process.argv.includes('--core')) {
   ensureBrowser()
   if (run(process.execPath, [bin('vite/bin/vite.js'), 'build', 'web', '--logLevel', 'warn']) !== 0)

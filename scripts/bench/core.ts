@@ -1,7 +1,9 @@
 // Ratios of core's work to a baseline measured in the same run. Machines are shared and noisy: read ratios, not times.
 import { assess } from '@frijol/core/assess'
+import { resolveLines } from '@frijol/core/composition'
 import { indexFoods, lineMass, type LineReader, readLine } from '@frijol/core/measure'
-import { blankDish, type Dish, defaultKitchen } from '@frijol/core/model'
+import { blankDish, type Dish, defaultKitchen, type Part } from '@frijol/core/model'
+import { runMethod, stepFrom } from '@frijol/core/process'
 import { demoKitchen } from '@frijol/demo'
 import { library } from '@frijol/library'
 import { parseIngredient } from 'parse-ingredient'
@@ -15,9 +17,9 @@ function timeOnce(work: () => unknown, calls: number): number {
 }
 
 /** Median ratio of `work` to `base`, each pair timed back to back so that a busy machine slows both. */
-function ratioOf(work: () => unknown, base: () => unknown, pairs = 41, calls = 30): number {
-  timeOnce(work, calls * 4)
-  timeOnce(base, calls * 4)
+function ratioOf(work: () => unknown, base: () => unknown, pairs = 41, calls = 30, warming = 4): number {
+  timeOnce(work, calls * warming)
+  timeOnce(base, calls * warming)
   return median(Array.from({ length: pairs }, () => timeOnce(work, calls) / timeOnce(base, calls)))
 }
 
@@ -65,6 +67,44 @@ console.log(
 )
 console.log(`  after an edit of one line  x${afterEdit.toFixed(2)}`)
 console.log(`  nothing remembered         x${fromCold.toFixed(2)}   (aim: at most x5)`)
+
+/** The mince of the demo with its method said over and over: every step takes what the one before made. */
+function longPart(count: number): Part {
+  const [mince] = dish.parts
+  if (mince === undefined) throw new Error('the demo holds no part')
+  const more = [
+    'Sweat it for 2 minutes.',
+    'Stir it for 1 minute.',
+    'Simmer it for 3 minutes, covered.',
+    'Let it rest 5 minutes.',
+  ]
+  const steps = Array.from(
+    { length: count },
+    (_unused, at) => mince.steps[at] ?? stepFrom(more[at % more.length] ?? '', `long-${at}`),
+  )
+  return { ...structuredClone(mince), steps: steps.map((step, at) => ({ ...step, id: `step-${at}` })) }
+}
+const methodOf = (part: Part) => () =>
+  runMethod({
+    part,
+    lines: resolved,
+    library,
+    kitchen,
+    others: [],
+    otherParts: [],
+    usualYield: null,
+  })
+const sixty = longPart(60)
+const resolved = resolveLines(sixty, library, kitchen)
+const sixtyText = JSON.stringify({ ...dish, parts: [sixty] })
+const sixtySteps = ratioOf(methodOf(sixty), () => JSON.stringify(JSON.parse(sixtyText)), 41, 30, 40)
+console.log(
+  `running a method of 60 steps, against JSON.parse + stringify of the same document: x${sixtySteps.toFixed(2)}   (aim: at most x3)`,
+)
+const longer = [120, 240].map((count) => ratioOf(methodOf(longPart(count)), methodOf(sixty)))
+console.log(
+  `  of 120 and 240 steps against 60: ${longer.map((ratio) => `x${ratio.toFixed(2)}`).join(' and ')}   (linear: x2 and x4)`,
+)
 
 const reader: LineReader = {
   index: indexFoods(library.ingredients.values()),

@@ -1,6 +1,6 @@
 import type { Batch, ResolvedLine } from '../composition'
 import type { Kitchen, Library, Part, Step, StepReading, StepUse } from '../model'
-import { type Item, itemOf, massOf, POOLS, type Source, sourceOf, splitOff, batchOf } from './lots/item'
+import { type Item, itemOf, massOf, portionOf, type Source, sourceOf, splitOff, batchOf } from './lots/item'
 import { emptyLot, Ledger, type Lot, lotSums, pour } from './lots/lot'
 import { fill } from './operations/liquid'
 import type { OperationSpec } from './operations/specs'
@@ -139,7 +139,7 @@ class Store {
     this.taken.set(id, (this.taken.get(id) ?? 0) + part * other.massG)
     const lot = emptyLot(null)
     lot.isMixed = true
-    lot.items = other.items.map((item) => portionOf(item, part))
+    lot.items = other.items.map((item) => takenFrom(item, part))
     return lot
   }
 
@@ -148,13 +148,10 @@ class Store {
   }
 }
 
-/** A share of an item as a copy: the other part keeps its own record. */
-function portionOf(item: Item, share: number): Item {
-  const copy: Item = { ...item, hotMin: [...item.hotMin] }
-  for (const pool of POOLS) copy[pool] *= share
-  copy.rawG *= share
+/** A share of another part's item: its vapour is that part's record. */
+function takenFrom(item: Item, share: number): Item {
+  const copy = portionOf(item, share)
   copy.evaporatedG = 0
-  copy.pressedFromG *= share
   return copy
 }
 
@@ -172,7 +169,7 @@ interface Gathered {
 function takeLot(bench: Bench, id: string, share: number | null): Lot | null {
   const known = bench.get(id)
   if (known === undefined) return null
-  const left = lotSums(known.lot).massG
+  const left = share === null ? 0 : lotSums(known.lot).massG
   const wanted = share === null ? left : share * known.wholeG
   if (wanted >= left - 1e-9) {
     bench.delete(id)
@@ -212,7 +209,7 @@ function gather(
         from.waterG += waterG
         added.push(...taken.items.map(({ source }) => source))
       }
-      pour(lot, taken)
+      pour(lot, taken, massG)
     }
   }
   return { lot, takes, added, from }
@@ -287,12 +284,14 @@ export function runMethod(input: MethodInput): MethodRun {
   const trace: Traced[] = []
   for (const [at, step] of part.steps.entries()) {
     const { lot, takes, added, from } = gather(step, uses[at] ?? [], store, bench, names)
-    const ran = runStep(step, lot, library, kitchen)
+    const ran = runStep(step, lot, takes, library, kitchen)
     const { reading } = ran
     partMassG += from.massG + reading.massG - reading.massInG
     partWaterG += from.waterG
     for (const { waterG } of reading.gained) partWaterG += waterG
     for (const { waterG } of reading.lost) partWaterG -= waterG
+    reading.partMassG = partMassG
+    reading.partWaterG = partWaterG
     impossibleG += ran.impossibleG
     hasChange ||= reading.lost.length + reading.gained.length > 0 || step.weighedG !== null
     time.handsMin += reading.handsMin
@@ -303,13 +302,13 @@ export function runMethod(input: MethodInput): MethodRun {
       spec: ran.spec,
       placed: ran.placed,
       tempC: ran.tempC,
-      reading: { stepId: step.id, operation: step.operation, takes, ...reading, partMassG, partWaterG },
+      reading,
       holds: holdsOf(lot),
       added,
       isMixed: lot.isMixed,
       form: lot.form,
     })
-    if (lot.items.length > 0) bench.set(step.id, { lot, wholeG: lotSums(lot).massG })
+    if (lot.items.length > 0) bench.set(step.id, { lot, wholeG: reading.massG })
   }
   const rest = store.rest()
   const items = [...[...bench.values()].flatMap(({ lot }) => lot.items), ...rest]

@@ -20,7 +20,8 @@ const LEAST_CUT_MIN = 1
 const MOST_UNTIMED_CUT_MIN = 60
 
 export interface StepRun {
-  readonly reading: Omit<StepReading, 'takes' | 'partMassG' | 'partWaterG' | 'stepId' | 'operation'>
+  /** Complete but for the mass of the whole part, which the run of the method adds. */
+  readonly reading: StepReading
   readonly placed: Placed | null
   readonly spec: OperationSpec | null
   /** Grams that a stated end asks to leave and that are not there. */
@@ -120,15 +121,22 @@ function act(
   return { minutes: taken, impossibleG: followWords(context, lot) }
 }
 
+const FRIES: ReadonlySet<string> = new Set(['deep-fry', 'shallow-fry'])
 const RESTING: ReadonlySet<string> = new Set(['rest', 'chill', 'soak', 'hydrate', 'marinate', 'cool'])
 
 /** Runs one step on a lot, in place. The lot's own mass before it counts as going in. */
-export function runStep(step: Step, lot: Lot, library: Library, kitchen: Kitchen): StepRun {
+export function runStep(
+  step: Step,
+  lot: Lot,
+  takes: StepReading['takes'],
+  library: Library,
+  kitchen: Kitchen,
+): StepRun {
   const before = lotSums(lot)
   const ledger = new Ledger()
-  if (step.operation === null || lot.items.length === 0) return idle(step, lot, before, ledger)
+  if (step.operation === null || lot.items.length === 0) return idle(step, lot, takes, before, ledger)
   const spec = specOf(step.operation)
-  const placed = placeOf(step, spec, lot, kitchen)
+  const placed = placeOf(step, spec, lot, before.massG, kitchen)
   const tempC = surroundings(spec, step, placed.oven)
   const context: StepContext = {
     step,
@@ -144,17 +152,17 @@ export function runStep(step: Step, lot: Lot, library: Library, kitchen: Kitchen
   }
   addWater(lot, step, library, ledger)
   const startC = lot.coreC
-  const start = lotSums(lot)
+  const start = (step.settings.waterG ?? 0) > 0 ? lotSums(lot) : before
   const acted = act(context, lot, placed, step.durationMin)
   if (spec.medium === 'pan') additions(lot, step, ledger)
-  addOil(context, lot, start.massG - lotSums(lot).massG)
+  if (FRIES.has(spec.id)) addOil(context, lot, start.massG - lotSums(lot).massG)
   if (step.settings.isDrained === true) drain(lot, context)
   change(context, lot, acted.minutes)
   const fit = step.weighedG === null ? null : weigh(context, lot, start, step.weighedG, kitchen.scaleStepG)
   lot.vesselId = placed.vessel?.id ?? lot.vesselId
-  lot.coreC = coreAfter(context, lot, acted.minutes)
-  remember(lot, lot.coreC, acted.minutes, RESTING.has(spec.id))
   const after = lotSums(lot)
+  lot.coreC = coreAfter(context, lot, after, acted.minutes)
+  remember(lot, lot.coreC, acted.minutes, RESTING.has(spec.id))
   const minutes = acted.minutes * placed.loads
   return {
     spec,
@@ -162,9 +170,14 @@ export function runStep(step: Step, lot: Lot, library: Library, kitchen: Kitchen
     tempC,
     impossibleG: Math.max(acted.impossibleG, fit?.impossibleG ?? 0),
     reading: {
+      stepId: step.id,
+      operation: step.operation,
+      takes,
       massInG: before.massG,
       massG: after.massG,
       waterG: after.waterG,
+      partMassG: 0,
+      partWaterG: 0,
       gained: movesOf(ledger.gained),
       lost: movesOf(ledger.lost),
       minutes,
@@ -187,7 +200,13 @@ export function runStep(step: Step, lot: Lot, library: Library, kitchen: Kitchen
 }
 
 /** A step without an operation changes nothing, unless its end says so. */
-function idle(step: Step, lot: Lot, before: { massG: number; waterG: number }, ledger: Ledger): StepRun {
+function idle(
+  step: Step,
+  lot: Lot,
+  takes: StepReading['takes'],
+  before: { massG: number; waterG: number },
+  ledger: Ledger,
+): StepRun {
   const minutes = step.durationMin ?? 0
   const wanted =
     step.weighedG !== null
@@ -219,9 +238,14 @@ function idle(step: Step, lot: Lot, before: { massG: number; waterG: number }, l
     tempC: step.tempC,
     impossibleG,
     reading: {
+      stepId: step.id,
+      operation: step.operation,
+      takes,
       massInG: before.massG,
       massG: after.massG,
       waterG: after.waterG,
+      partMassG: 0,
+      partWaterG: 0,
       gained: movesOf(ledger.gained),
       lost: movesOf(ledger.lost),
       minutes,

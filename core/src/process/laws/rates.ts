@@ -57,25 +57,28 @@ const LIKE: Readonly<Record<string, string>> = {
 
 export const lawOf = (operation: string): ProcessLaw | null => LAW[operation] ?? null
 
-interface Index {
-  readonly byFood: ReadonlyMap<string, RateConstant>
-  readonly byGroup: ReadonlyMap<string, RateConstant>
-  readonly byOperation: ReadonlyMap<string, RateConstant>
+/** Constants of one operation. */
+interface OfOperation {
+  readonly byFood: Map<string, RateConstant>
+  readonly byGroup: Map<string, RateConstant>
+  whole: RateConstant | null
 }
-const indexes = new WeakMap<readonly RateConstant[], Index>()
+const indexes = new WeakMap<readonly RateConstant[], ReadonlyMap<string, OfOperation>>()
 
-function indexOf(rates: readonly RateConstant[]): Index {
+function indexOf(rates: readonly RateConstant[]): ReadonlyMap<string, OfOperation> {
   const known = indexes.get(rates)
   if (known !== undefined) return known
-  const byFood = new Map<string, RateConstant>()
-  const byGroup = new Map<string, RateConstant>()
-  const byOperation = new Map<string, RateConstant>()
+  const made = new Map<string, OfOperation>()
   for (const rate of rates) {
-    if (rate.ingredientId !== null) byFood.set(`${rate.operation} ${rate.ingredientId}`, rate)
-    else if (rate.group !== null) byGroup.set(`${rate.operation} ${rate.group}`, rate)
-    else byOperation.set(rate.operation, rate)
+    let of = made.get(rate.operation)
+    if (of === undefined) {
+      of = { byFood: new Map(), byGroup: new Map(), whole: null }
+      made.set(rate.operation, of)
+    }
+    if (rate.ingredientId !== null) of.byFood.set(rate.ingredientId, rate)
+    else if (rate.group !== null) of.byGroup.set(rate.group, rate)
+    else of.whole = rate
   }
-  const made = { byFood, byGroup, byOperation }
   indexes.set(rates, made)
   return made
 }
@@ -90,16 +93,16 @@ export function rateFor(
   ingredientId: string | null,
   group: string,
 ): RateConstant | null {
-  const { byFood, byGroup, byOperation } = indexOf(rates)
-  const own = ingredientId === null ? undefined : byFood.get(`${operation} ${ingredientId}`)
-  const known = own ?? byGroup.get(`${operation} ${group}`)
+  const of = indexOf(rates).get(operation)
+  const own = ingredientId === null ? undefined : of?.byFood.get(ingredientId)
+  const known = own ?? of?.byGroup.get(group)
   if (known !== undefined) return known
   const like = LIKE[operation]
   if (like !== undefined) {
     const found = rateFor(rates, like, ingredientId, group)
     if (found !== null && (found.group !== null || found.ingredientId !== null)) return found
   }
-  return lawOf(operation) === 'drying' ? (byOperation.get(operation) ?? null) : null
+  return lawOf(operation) === 'drying' ? (of?.whole ?? null) : null
 }
 
 /** Standard deviation of ln(this kitchen / default) before anything was weighed. @source practice */

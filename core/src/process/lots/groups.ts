@@ -52,6 +52,12 @@ export interface ProcessKind {
   readonly isLiquid: boolean
   /** Takes water up when it is soaked or boiled. */
   readonly isDry: boolean
+  /** Of a gram. */
+  readonly starchG: number
+  readonly proteinG: number
+  readonly organicAcidG: number
+  /** Its gluten can be developed. */
+  readonly hasGluten: boolean
 }
 
 const kinds = new WeakMap<Ingredient, ProcessKind>()
@@ -64,7 +70,15 @@ export function processKind(food: Ingredient): ProcessKind {
   const isLiquid = (LIQUID.has(food.foodClass) && waterPct > 40) || LIQUID_ID.test(food.id)
   const named = BY_ID.find(([, ids]) => ids.test(food.id))?.[0]
   const group = isLiquid ? 'liquid' : (named ?? BY_CLASS[food.foodClass] ?? 'other')
-  const made = { group, isLiquid, isDry: !isLiquid && waterPct < WET_PCT && group !== 'cooked-pulse' }
+  const made: ProcessKind = {
+    group,
+    isLiquid,
+    isDry: !isLiquid && waterPct < WET_PCT && group !== 'cooked-pulse',
+    starchG: (food.per100g.starchG ?? 0) / 100,
+    proteinG: (food.per100g.proteinG ?? 0) / 100,
+    organicAcidG: (food.per100g.organicAcidG ?? 0) / 100,
+    hasGluten: food.proteinClass === 'gluten' || food.starchClass === 'wheat',
+  }
   kinds.set(food, made)
   return made
 }

@@ -1,4 +1,4 @@
-import { type Batch, BATCH_FIELDS, type BatchField, batchPerGram } from '../../composition'
+import { type Batch, type BatchField, batchPerGram, emptyBatch } from '../../composition'
 import type { Ingredient } from '../../model'
 import { processKind, type ProcessKind } from './groups'
 
@@ -65,7 +65,15 @@ export interface Source {
   readonly kind: ProcessKind
 }
 
-const NO_KIND: ProcessKind = { group: 'other', isLiquid: false, isDry: false }
+const NO_KIND: ProcessKind = {
+  group: 'other',
+  isLiquid: false,
+  isDry: false,
+  starchG: 0,
+  proteinG: 0,
+  organicAcidG: 0,
+  hasGluten: false,
+}
 export const sourceOf = (id: string, name: string, food: Ingredient | null): Source => ({
   id,
   name,
@@ -97,27 +105,52 @@ export interface Item extends Record<Pool, number> {
 const ROOM_C = 20
 const COOKED_C = 98
 
+/** An item without mass. Every item is made here, so that all have one layout and engines stay quick with them. */
+const emptyItem = (source: Source): Item => ({
+  source,
+  rawG: 0,
+  waterG: 0,
+  alcoholG: 0,
+  fatG: 0,
+  saltG: 0,
+  solubleG: 0,
+  solidG: 0,
+  inertG: 0,
+  evaporatedG: 0,
+  pressedFromG: 0,
+  development: 0,
+  peakC: ROOM_C,
+  wetC: Number.NaN,
+  restMin: 0,
+  hotMin: [0, 0, 0, 0],
+})
+
 /** A fresh item of so many grams. */
 export function itemOf(source: Source, massG: number): Item {
   const per = poolsPerGram(source.food)
-  return {
-    source,
-    rawG: massG,
-    waterG: per.waterG * massG,
-    alcoholG: per.alcoholG * massG,
-    fatG: per.fatG * massG,
-    saltG: per.saltG * massG,
-    solubleG: per.solubleG * massG,
-    solidG: per.solidG * massG,
-    inertG: per.inertG * massG,
-    evaporatedG: 0,
-    pressedFromG: 0,
-    development: source.food?.glutenDevelopment ?? 0,
-    peakC: source.kind.group === 'cooked-pulse' ? COOKED_C : ROOM_C,
-    wetC: Number.NaN,
-    restMin: 0,
-    hotMin: [0, 0, 0, 0],
-  }
+  const item = emptyItem(source)
+  item.rawG = massG
+  for (const pool of POOLS) item[pool] = per[pool] * massG
+  item.development = source.food?.glutenDevelopment ?? 0
+  item.peakC = source.kind.group === 'cooked-pulse' ? COOKED_C : ROOM_C
+  return item
+}
+
+/** A share of an item as a copy; the item itself stays as it is. */
+export function portionOf(item: Item, share: number): Item {
+  const copy = emptyItem(item.source)
+  for (const pool of POOLS) copy[pool] = item[pool] * share
+  copy.rawG = item.rawG * share
+  copy.evaporatedG = item.evaporatedG * share
+  copy.pressedFromG = item.pressedFromG * share
+  copy.development = item.development
+  copy.peakC = item.peakC
+  copy.wetC = item.wetC
+  copy.restMin = item.restMin
+  item.hotMin.forEach((minutes, at) => {
+    copy.hotMin[at] = minutes
+  })
+  return copy
 }
 
 export const massOf = (item: Item): number =>
@@ -127,15 +160,11 @@ export const solidsOf = (item: Item): number => item.saltG + item.solubleG + ite
 
 /** Takes a share off an item, leaving the rest. */
 export function splitOff(item: Item, share: number): Item {
-  const taken: Item = { ...item, hotMin: [...item.hotMin] }
-  for (const pool of POOLS) {
-    taken[pool] = item[pool] * share
-    item[pool] -= taken[pool]
-  }
-  for (const field of ['rawG', 'evaporatedG', 'pressedFromG'] as const) {
-    taken[field] = item[field] * share
-    item[field] -= taken[field]
-  }
+  const taken = portionOf(item, share)
+  for (const pool of POOLS) item[pool] -= taken[pool]
+  item.rawG -= taken.rawG
+  item.evaporatedG -= taken.evaporatedG
+  item.pressedFromG -= taken.pressedFromG
   return taken
 }
 
@@ -204,14 +233,12 @@ const SKIPPED: ReadonlySet<BatchField> = new Set([
   'uptakeHotG',
 ])
 
-const EMPTY = Object.fromEntries(BATCH_FIELDS.map((field) => [field, 0])) as Batch
-
 /**
  * Items as one batch.
  * @param withVapour puts the water back that left as vapour: the mix as it would weigh uncooked
  */
 export function batchOf(items: readonly Item[], withVapour: boolean): Batch {
-  const batch: Batch = { ...EMPTY }
+  const batch = emptyBatch()
   for (const item of items) addItem(batch, item, item.waterG + (withVapour ? item.evaporatedG : 0))
   return batch
 }

@@ -51,9 +51,8 @@ export function lotSums(lot: Lot): LotSums {
 }
 
 /** Joins a lot into another: warmth by mass; shape and air of the larger. */
-export function pour(target: Lot, added: Lot): void {
-  const own = lotSums(target).massG
-  const other = lotSums(added).massG
+export function pour(target: Lot, added: Lot, other = lotSums(added).massG): void {
+  const own = target.items.length === 0 ? 0 : lotSums(target).massG
   const whole = own + other
   if (whole > 0) target.coreC = (target.coreC * own + added.coreC * other) / whole
   if (other > own) {
@@ -99,6 +98,20 @@ export class Ledger {
 
 export const movesOf = (side: Ledger['lost']): StepMove[] =>
   [...side].map(([what, { massG, waterG }]) => ({ what, massG, waterG }))
+
+/** Water leaves a lot as vapour, booked once. @param leftOf grams that leave each item, no more than it has */
+export function evaporateAll(lot: Lot, leftOf: (item: Item, at: number) => number, ledger: Ledger): void {
+  let all = 0
+  for (let at = 0; at < lot.items.length; at += 1) {
+    const item = lot.items[at]
+    if (item === undefined) continue
+    const left = Math.min(leftOf(item, at), item.waterG)
+    item.waterG -= left
+    item.evaporatedG += left
+    all += left
+  }
+  ledger.lose('evaporated', all, all)
+}
 
 /** Water leaves an item as vapour. @param grams no more than it has */
 export function evaporateFrom(item: Item, grams: number, ledger: Ledger): void {

@@ -1,6 +1,6 @@
 import type { Form } from '../../model'
 import type { Lot } from '../lots/lot'
-import { lotSums } from '../lots/lot'
+import { massOf } from '../lots/item'
 import type { StepContext } from './context'
 
 /** Minutes of work after which gluten is 63 % developed. @source by hand 3, by machine 1; practice */
@@ -24,11 +24,8 @@ export const isStrong = ({ vessel }: StepContext): boolean =>
 
 function develop(lot: Lot, minutes: number, tau: number): void {
   const gone = 1 - Math.exp(-minutes / tau)
-  for (const item of lot.items) {
-    const food = item.source.food
-    if (food !== null && (food.proteinClass === 'gluten' || food.starchClass === 'wheat'))
-      item.development += (1 - item.development) * gone
-  }
+  for (const item of lot.items)
+    if (item.source.kind.hasGluten) item.development += (1 - item.development) * gone
 }
 
 /** pH of a ripening base. @source soy yogurt 6.8 to 4.3, t50 4.5 h at 43 C, s 0.9; × 2^((Topt − T)/8) below; practice */
@@ -94,5 +91,5 @@ export function change(context: StepContext, lot: Lot, minutes: number): void {
     default:
       break
   }
-  if (lotSums(lot).massG === 0) lot.form = 'pieces'
+  if (lot.items.every((item) => massOf(item) === 0)) lot.form = 'pieces'
 }

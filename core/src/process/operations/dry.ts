@@ -2,7 +2,7 @@ import type { Form } from '../../model'
 import { type Air, airLimit, hobLimit } from '../laws/evaporation'
 import { temperatureScale, waterAfterDrying } from '../laws/drying'
 import { solidsOf } from '../lots/item'
-import { evaporateFrom, type Lot, lotSums } from '../lots/lot'
+import { evaporateAll, type Lot, lotSums } from '../lots/lot'
 import { constantFor, rateKey, type StepContext } from './context'
 
 /** Thickness at which a form's constant holds, mm. @source the yields table's pieces */
@@ -171,9 +171,7 @@ export function dry(context: StepContext, lot: Lot, minutes: number | null, area
   }
   const taken = minutes ?? context.spec.usualMin
   const after = drying.after(taken)
-  lot.items.forEach((item, at) => {
-    evaporateFrom(item, item.waterG - (after[at] ?? item.waterG), context.ledger)
-  })
+  evaporateAll(lot, (item, at) => item.waterG - (after[at] ?? item.waterG), context.ledger)
   return { minutes: taken, impossibleG: 0 }
 }
 
@@ -183,6 +181,6 @@ export function bringDown(lot: Lot, lossG: number, { ledger }: StepContext): num
   const loss = Math.min(lossG, water)
   if (loss <= 0) return 0
   const share = loss / water
-  for (const item of lot.items) evaporateFrom(item, item.waterG * share, ledger)
+  evaporateAll(lot, (item) => item.waterG * share, ledger)
   return loss
 }

@@ -1,7 +1,7 @@
 import type { Form, StepState } from '../../model'
 import { coreTemperature, type Shape } from '../laws/conduction'
 import { HOT_C, type Item, massOf } from '../lots/item'
-import { type Lot, lotSums } from '../lots/lot'
+import type { Lot, LotSums } from '../lots/lot'
 import type { StepContext } from './context'
 import { USUAL_THICKNESS_MM } from './dry'
 
@@ -73,7 +73,7 @@ function isMostlyLiquid(lot: Lot): boolean {
 }
 
 /** Core temperature after so many minutes, C. */
-export function coreAfter(context: StepContext, lot: Lot, minutes: number): number {
+export function coreAfter(context: StepContext, lot: Lot, sums: LotSums, minutes: number): number {
   const { spec, step, oven } = context
   if (spec.medium === 'none') return spec.id === 'hold' ? (context.tempC ?? lot.coreC) : lot.coreC
   const medium = feltC(context)
@@ -94,7 +94,7 @@ export function coreAfter(context: StepContext, lot: Lot, minutes: number): numb
     h: isFan ? FAN_H : SURFACE_H[spec.medium],
     minutes,
   })
-  const { massG, waterG } = lotSums(lot)
+  const { massG, waterG } = sums
   return massG > 0 && waterG / massG > WET_SHARE && spec.medium !== 'pressure'
     ? Math.min(core, WET_CORE_C)
     : core
@@ -129,6 +129,7 @@ const STARCH_C: Readonly<Record<string, readonly [number, number]>> = {
   root: [60, 72],
 }
 /** @source gluten 75 to 90 C; soy and pulse protein much the same; practice */
+const USUAL_STARCH_C = [58, 72] as const
 const PROTEIN_SET_C = [65, 90] as const
 const rising = (value: number, low: number, high: number): number =>
   Math.min(1, Math.max(0, (value - low) / (high - low)))
@@ -172,8 +173,7 @@ export function reckonedPH(lot: Lot): number | null {
   let water = 0
   let mass = 0
   for (const item of lot.items) {
-    const perGram = item.source.food?.per100g.organicAcidG ?? 0
-    acid += (perGram * item.rawG) / 100
+    acid += item.source.kind.organicAcidG * item.rawG
     water += item.waterG
     mass += item.waterG + item.solidG
   }
@@ -197,14 +197,16 @@ export function stateOf(lot: Lot): StepState {
   for (const item of lot.items) {
     const { food, kind } = item.source
     if (food === null) continue
-    const starchG = ((food.per100g.starchG ?? 0) * item.rawG) / 100
-    const proteinG = ((food.per100g.proteinG ?? 0) * item.rawG) / 100
-    const [low, high] = STARCH_C[food.starchClass ?? ''] ?? [58, 72]
-    starch += starchG
-    swollen += starchG * (COOKED_STARCH.has(kind.group) ? 1 : rising(item.peakC, low, high))
+    const proteinG = kind.proteinG * item.rawG
+    if (kind.starchG > 0) {
+      const starchG = kind.starchG * item.rawG
+      const [low, high] = STARCH_C[food.starchClass ?? ''] ?? USUAL_STARCH_C
+      starch += starchG
+      swollen += starchG * (COOKED_STARCH.has(kind.group) ? 1 : rising(item.peakC, low, high))
+    }
     protein += proteinG
-    set += proteinG * rising(item.peakC, ...PROTEIN_SET_C)
-    if (food.proteinClass === 'gluten' || food.starchClass === 'wheat') {
+    set += proteinG * rising(item.peakC, PROTEIN_SET_C[0], PROTEIN_SET_C[1])
+    if (kind.hasGluten) {
       gluten += proteinG
       developed += proteinG * item.development
     }

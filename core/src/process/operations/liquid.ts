@@ -1,7 +1,7 @@
 import { type Bubbling, hobLimit, surfaceRate } from '../laws/evaporation'
 import { solidsLost, uptakeAfter, uptakeTau } from '../laws/uptake'
 import { type Item, massOf, solidsOf } from '../lots/item'
-import { evaporateFrom, type Ledger, type Lot, lotSums, shed, soakInto, wet } from '../lots/lot'
+import { evaporateAll, type Ledger, type Lot, lotSums, shed, soakInto, wet } from '../lots/lot'
 import { partingFraction } from '../laws/parting'
 import { rateFor } from '../laws/rates'
 import { constantFor, type StepContext } from './context'
@@ -146,8 +146,7 @@ function boilOff(context: StepContext, lot: Lot, minutes: number | null, areaDm2
   const taken = minutes ?? context.spec.usualMin
   const water = lotSums(lot).waterG
   const loss = Math.min(rate * taken, water)
-  if (water > 0)
-    for (const item of lot.items) evaporateFrom(item, (item.waterG * loss) / water, context.ledger)
+  if (water > 0) evaporateAll(lot, (item) => (item.waterG * loss) / water, context.ledger)
   return { minutes: taken, impossibleG: 0 }
 }
 

@@ -1,5 +1,5 @@
 import type { Equipment, EquipmentKind, Kitchen, Step } from '../../model'
-import { type Lot, lotSums } from '../lots/lot'
+import type { Lot } from '../lots/lot'
 import type { OperationSpec } from './specs'
 
 /** Most that lies in a pan or on a tray at once, g per dm2. @source sear 40, sweat 80; trays 50 to 60 for loose food; practice */
@@ -91,13 +91,12 @@ function named(
 const NO_VESSEL: ReadonlySet<OperationSpec['medium']> = new Set(['none', 'cold', 'dry-air'])
 
 /** Where a step is done: the vessel that it names, else the smallest of the kitchen that takes the lot. */
-export function placeOf(step: Step, spec: OperationSpec, lot: Lot, kitchen: Kitchen): Placed {
+export function placeOf(step: Step, spec: OperationSpec, lot: Lot, massG: number, kitchen: Kitchen): Placed {
   const { settings } = step
   const kind =
     (spec.medium === 'pan' || spec.medium === 'liquid' || NO_VESSEL.has(spec.medium)
       ? settings.vessel
       : null) ?? spec.vessel
-  const massG = lotSums(lot).massG
   const oven = spec.medium === 'oven' ? (kitchen.equipment.find((one) => one.kind === 'oven') ?? null) : null
   if (kind === null) return { vessel: null, oven, loads: 1, areaDm2: USUAL_AREA_DM2, gPerDm2: null }
   const same =

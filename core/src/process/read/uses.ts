@@ -75,6 +75,35 @@ const SHARES: readonly (readonly [RegExp, number])[] = [
   [/\b(?:a |one )?quarter\b(?: of)?(?: the)?\s*$|¼\s*(?:of )?(?:the)?\s*$/i, 0.25],
 ]
 const REST = /\b(?:rest|remaining|remainder|other half)\b(?: of)?(?: the)?\s*$/i
+/** What a step's words say of lots and whole groups of lines. Kept for each step object. */
+interface Says {
+  readonly isAll: boolean
+  readonly isDry: boolean
+  readonly isWet: boolean
+  readonly isTogether: boolean
+  readonly isAdded: boolean
+  readonly isMade: boolean
+  readonly isOnto: boolean
+}
+const said = new WeakMap<Step, Says>()
+function saysOf(step: Step): Says {
+  const known = said.get(step)
+  if (known !== undefined) return known
+  const { text } = step
+  const made: Says = {
+    isAll: ALL.test(text),
+    isDry: DRY_ONES.test(text),
+    isWet: WET_ONES.test(text),
+    isTogether: TOGETHER.test(text),
+    isAdded: ADDS.test(text),
+    // "Until the pan is dry" says when, not what.
+    isMade: MADE.test(text.replaceAll(UNTIL, '')),
+    isOnto: ONTO.test(text),
+  }
+  said.set(step, made)
+  return made
+}
+
 /** How far before a name its share or amount can stand, in characters. */
 const REACH = 34
 
@@ -126,9 +155,7 @@ function classMentions(
   const classes = new Map<FoodClass, number>()
   for (const { word, at } of tokens)
     for (const one of CLASS_WORDS[word] ?? []) if (!classes.has(one)) classes.set(one, at)
-  const isAll = ALL.test(step.text)
-  const isDry = DRY_ONES.test(step.text)
-  const isWet = WET_ONES.test(step.text)
+  const { isAll, isDry, isWet } = saysOf(step)
   if (!isAll && !isDry && !isWet && classes.size === 0) return []
   const covered = new Set(named.map(({ of }) => of.line?.food?.foodClass))
   return lines.flatMap((of): Mention[] => {
@@ -172,7 +199,7 @@ function shareAt(text: string, { of, at }: Mention, kitchen: Kitchen): Said {
 
 interface Made {
   readonly stepId: string
-  readonly holds: ReadonlySet<string>
+  readonly holds: Set<string>
 }
 
 /** Follows what is still unused while the steps are read from first to last. */
@@ -192,10 +219,13 @@ class Bench {
     return this.lots.filter(({ holds }) => holds.has(id))
   }
 
+  /** What a step made: the lots that it took are in it, and gone from the bench. */
   put(stepId: string, taken: readonly Made[], ids: readonly string[]): void {
-    this.lots = this.lots.filter((lot) => !taken.includes(lot))
-    const holds = new Set(ids)
-    for (const lot of taken) for (const id of lot.holds) holds.add(id)
+    if (taken.length > 0) this.lots = this.lots.filter((lot) => !taken.includes(lot))
+    const [first, ...others] = taken
+    const holds = first?.holds ?? new Set<string>()
+    for (const lot of others) for (const id of lot.holds) holds.add(id)
+    for (const id of ids) holds.add(id)
     this.lots.push({ stepId, holds })
   }
 }
@@ -230,21 +260,22 @@ function follow(bench: Bench, step: Step, uses: readonly StepUse[]): void {
 
 /** The lot that a step goes on with beside those that it names; null where it starts afresh. */
 function baseOf(
-  text: string,
+  step: Step,
   bench: Bench,
   mentions: readonly Mention[],
   lots: Made[],
   uses: readonly StepUse[],
 ): Made | null {
-  if (TOGETHER.test(text)) {
+  const { text } = step
+  const says = saysOf(step)
+  if (says.isTogether) {
     lots.push(...bench.lots.filter((lot) => !lots.includes(lot)))
     return null
   }
   const last = bench.lots.filter((lot) => !lots.includes(lot)).at(-1) ?? null
   if (uses.length === 0 && lots.length === 0) return last
-  // "Until the pan is dry" says when, not what.
-  if (lots.length === 0) return ADDS.test(text) || MADE.test(text.replaceAll(UNTIL, '')) ? last : null
-  if (!ADDS.test(text) || lots.length > 1 || ONTO.test(text)) return null
+  if (lots.length === 0) return says.isAdded || says.isMade ? last : null
+  if (!says.isAdded || lots.length > 1 || says.isOnto) return null
   const isTarget = mentions.some(
     ({ of, at }) => lots.some(({ holds }) => holds.has(of.id)) && TARGET.test(text.slice(0, at)),
   )
@@ -273,7 +304,7 @@ function readUses(
     const share = said.share === null || said.share >= bench.left(id) - 1e-9 ? null : said.share
     uses.push({ kind, id, share })
   }
-  const base = baseOf(step.text, bench, mentions, lots, uses)
+  const base = baseOf(step, bench, mentions, lots, uses)
   if (base !== null) lots.push(base)
   uses.unshift(...lots.map((lot): StepUse => ({ kind: 'step', id: lot.stepId, share: null })))
   for (const use of uses) if (use.kind !== 'step') bench.take(use.id, use.share)
@@ -304,11 +335,12 @@ export function usesOf(
   const all = nameables(lines, others)
   const byWord = new Map<string, Nameable[]>()
   for (const one of all)
-    for (const word of new Set(one.names.flat())) {
-      const known = byWord.get(word)
-      if (known === undefined) byWord.set(word, [one])
-      else known.push(one)
-    }
+    for (const words of one.names)
+      for (const word of words) {
+        const known = byWord.get(word)
+        if (known === undefined) byWord.set(word, [one])
+        else if (known.at(-1) !== one) known.push(one)
+      }
   const bench = new Bench()
   return part.steps.map((step) => {
     if (step.uses !== null) {
