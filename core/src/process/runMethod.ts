@@ -1,6 +1,16 @@
 import type { Batch, ResolvedLine } from '../composition'
 import type { Kitchen, Library, Part, Step, StepReading, StepUse } from '../model'
-import { type Item, itemOf, massOf, portionOf, type Source, sourceOf, splitOff, batchOf } from './lots/item'
+import {
+  type Item,
+  itemOf,
+  massOf,
+  portionOf,
+  type Source,
+  sourceOf,
+  splitOff,
+  batchOf,
+  withVapour,
+} from './lots/item'
 import { emptyLot, Ledger, type Lot, lotSums, pour } from './lots/lot'
 import { fill } from './operations/liquid'
 import type { OperationSpec } from './operations/specs'
@@ -321,9 +331,10 @@ export function runMethod(input: MethodInput): MethodRun {
     basis = 'family'
   }
   const lastId = part.steps.at(-1)?.id
+  const cooked = batchOf(items)
   return {
-    cooked: batchOf(items, false),
-    mixed: batchOf(items, true),
+    cooked,
+    mixed: withVapour(cooked, items),
     items,
     trace,
     basis,

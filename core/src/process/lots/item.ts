@@ -179,48 +179,61 @@ export function keptOf(item: Item, pool: Pool): number {
 const developed = (item: Item): number =>
   item.source.food?.proteinClass === 'gluten' ? 1 + Math.min(1, item.development) : 1
 
-function holdWater(target: Batch, item: Item, perGram: Partial<Batch>, waterG: number, solids: number): void {
-  const raw = item.rawG * solids
-  const gained = waterG - (perGram.waterG ?? 0) * raw
-  const uptake = (perGram.uptakeHotG ?? 0) * raw
-  const released = (perGram.releasedHotG ?? 0) * raw
+/** Water that a food would still take up or give off when hot, after it gained or lost some. */
+function holdWater(target: Batch, item: Item, waterG: number): void {
+  const { food } = item.source
+  if (food === null) return
+  const gram = gramOf(food)
+  const raw = item.rawG * keptOf(item, 'solidG')
+  const gained = waterG - gram.waterG * raw
+  const uptake = gram.uptakeHotG * raw
+  const released = gram.releasedHotG * raw
   const taken = Math.min(Math.max(0, gained), uptake)
   target.uptakeHotG += uptake - taken
   target.releasedHotG += Math.max(0, released + gained - taken)
 }
 
-function addItem(target: Batch, item: Item, waterG: number): void {
+const grams = new WeakMap<Ingredient, Batch>()
+/** One gram of a food, every field of it. */
+function gramOf(food: Ingredient): Batch {
+  const known = grams.get(food)
+  if (known !== undefined) return known
+  const made = emptyBatch()
+  for (const [field, value] of batchPerGram(food)) made[field] = value
+  grams.set(food, made)
+  return made
+}
+
+function addItem(target: Batch, item: Item): void {
   const { food } = item.source
-  const mass = massOf(item) - item.waterG + waterG
-  target.massG += mass
-  target.waterG += waterG
+  target.massG += massOf(item)
+  target.waterG += item.waterG
   if (food === null) {
     target.unknownG += item.inertG
     return
   }
-  const kept = {
+  const solid = keptOf(item, 'solidG')
+  const kept: Record<Pool, number> = {
     waterG: 0,
     alcoholG: keptOf(item, 'alcoholG'),
     fatG: keptOf(item, 'fatG'),
     saltG: keptOf(item, 'saltG'),
     solubleG: keptOf(item, 'solubleG'),
-    solidG: keptOf(item, 'solidG'),
+    solidG: solid,
     inertG: 1,
   }
-  const perGram: Partial<Batch> = {}
-  for (const [field, value] of batchPerGram(food)) {
-    perGram[field] = value
-    target[field] += value * item.rawG * kept[carrierOf(field)] * (SKIPPED.has(field) ? 0 : 1)
-  }
+  for (const [field, value] of batchPerGram(food))
+    if (!SKIPPED.has(field)) target[field] += value * item.rawG * kept[carrierOf(field)]
   target.dryMatterG += item.fatG + item.saltG + item.solubleG + item.solidG
   if (food.proteinClass === 'gluten') {
-    const protein = (perGram.glutenProteinG ?? 0) * item.rawG * kept.solidG
+    const gram = gramOf(food)
+    const protein = gram.glutenProteinG * item.rawG * solid
     target.developedGlutenG += protein * Math.max(item.development, food.glutenDevelopment)
-    const extra = (developed(item) - 1) * item.rawG * kept.solidG
-    target.binderColdEE += (perGram.binderColdEE ?? 0) * extra
-    target.binderHotEE += (perGram.binderHotEE ?? 0) * extra
+    const extra = (developed(item) - 1) * item.rawG * solid
+    target.binderColdEE += gram.binderColdEE * extra
+    target.binderHotEE += gram.binderHotEE * extra
   }
-  holdWater(target, item, perGram, waterG, kept.solidG)
+  holdWater(target, item, item.waterG)
 }
 
 /** Fields that are summed from the pools, not from the food. */
@@ -233,12 +246,22 @@ const SKIPPED: ReadonlySet<BatchField> = new Set([
   'uptakeHotG',
 ])
 
-/**
- * Items as one batch.
- * @param withVapour puts the water back that left as vapour: the mix as it would weigh uncooked
- */
-export function batchOf(items: readonly Item[], withVapour: boolean): Batch {
+/** Items as one batch. */
+export function batchOf(items: readonly Item[]): Batch {
   const batch = emptyBatch()
-  for (const item of items) addItem(batch, item, item.waterG + (withVapour ? item.evaporatedG : 0))
+  for (const item of items) addItem(batch, item)
+  return batch
+}
+
+/** The same batch with the water put back that left as vapour: the mix as it would weigh uncooked. */
+export function withVapour(cooked: Batch, items: readonly Item[]): Batch {
+  const batch: Batch = { ...cooked }
+  batch.uptakeHotG = 0
+  batch.releasedHotG = 0
+  for (const item of items) {
+    batch.massG += item.evaporatedG
+    batch.waterG += item.evaporatedG
+    if (item.source.food !== null) holdWater(batch, item, item.waterG + item.evaporatedG)
+  }
   return batch
 }

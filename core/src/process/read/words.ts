@@ -53,7 +53,9 @@ function namesOf(texts: readonly string[]): string[][] {
 }
 
 const foodNames = new WeakMap<Ingredient, string[][]>()
-const lineNames = new WeakMap<FormulaLine, string[][]>()
+/** What lines call their foods: a kitchen writes the same few hundred words over and over. */
+const lineNames = new Map<string, string[][]>()
+const MOST_LINE_NAMES = 4000
 
 export function namesOfFood(food: Ingredient): string[][] {
   const known = foodNames.get(food)
@@ -65,9 +67,10 @@ export function namesOfFood(food: Ingredient): string[][] {
 
 /** What a line calls its food. */
 export function namesOfLine(line: FormulaLine): string[][] {
-  const known = lineNames.get(line)
+  const known = lineNames.get(line.food)
   if (known !== undefined) return known
   const made = namesOf([line.food])
-  lineNames.set(line, made)
+  if (lineNames.size >= MOST_LINE_NAMES) lineNames.clear()
+  lineNames.set(line.food, made)
   return made
 }
