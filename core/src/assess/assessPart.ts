@@ -116,6 +116,7 @@ function work(part: Part, library: Library, kitchen: Kitchen, others: Others): P
     viscosityPaS: hasMass ? (model?.viscosityPaS?.(state) ?? null) : null,
     lines: lineReadings(lines, rawMassG),
     steps: method.trace.map(({ reading }) => reading),
+    start: method.start,
     unused: [...method.unused],
     time: method.time,
     takenG: 0,

@@ -176,6 +176,8 @@ export const PartAssessment = z.strictObject({
   viscosityPaS: figure,
   lines: z.array(LineReading),
   steps: z.array(StepReading),
+  /** What the method starts from, g: the lines as they come to it, soaked where they say so. */
+  start: z.strictObject({ massG: z.number(), waterG: z.number() }),
   /** What no step takes, with its mass; empty where there is no method. */
   unused: z.array(z.strictObject({ lineId: z.string(), name: z.string(), massG: z.number() })),
   time: z.strictObject({ handsMin: z.number(), totalMin: z.number(), energyKWh: z.number() }),

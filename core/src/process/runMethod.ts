@@ -47,6 +47,8 @@ export interface MethodRun {
   readonly mixed: Batch
   readonly items: readonly Item[]
   readonly trace: readonly Traced[]
+  /** Mass and water of the lines as they come to the first step, g. */
+  readonly start: { readonly massG: number; readonly waterG: number }
   readonly basis: 'weighed' | 'steps' | 'family' | 'raw'
   /** Grams that a stated mass asks to leave and that are not there. */
   readonly impossibleG: number
@@ -337,6 +339,7 @@ export function runMethod(input: MethodInput): MethodRun {
     mixed: withVapour(cooked, items),
     items,
     trace,
+    start: raw,
     basis,
     impossibleG,
     unused:

@@ -10,9 +10,14 @@ export interface Found {
   readonly stepId?: string
 }
 
-/** The name under which a person settles a finding: rule, part, line and step. */
+/** The name under which a person settles a finding: rule, part, and its line, or its step where it is of none. */
 export const findingKey = (finding: Pick<Finding, 'rule' | 'part' | 'line' | 'step'>): string =>
-  [finding.rule, finding.part ?? '', finding.line ?? '', finding.step ?? ''].join('|')
+  [
+    finding.rule,
+    finding.part ?? '',
+    finding.line ?? '',
+    finding.line === null ? (finding.step ?? '') : '',
+  ].join('|')
 
 const ORDER = { stop: 0, caution: 1, info: 2 } as const
 

@@ -9,6 +9,7 @@ import { type StepAmount, stepWords } from './stepWords'
 const TOLERANCE = 0.12
 interface Mention {
   readonly line: ResolvedLine
+  readonly stepId: string
   readonly massG: number
   readonly isPartial: boolean
 }
@@ -51,7 +52,7 @@ const mentionsIn = (step: Step, lines: readonly ResolvedLine[], kitchen: Kitchen
     const line = lineOf(stated, lines)
     if (line?.food == null) return []
     const { mass } = lineMass(stated.amount, line.food, line.line.food.toLowerCase(), kitchen)
-    return mass === null ? [] : [{ line, massG: mass.value, isPartial: stated.isPartial }]
+    return mass === null ? [] : [{ line, stepId: step.id, massG: mass.value, isPartial: stated.isPartial }]
   })
 
 /** Where the list says one amount and the steps say another. */
@@ -71,11 +72,13 @@ export function listAgainstSteps(
     const isOther =
       own.length === 1 && own.every(({ isPartial }) => !isPartial) && total < listedG * (1 - TOLERANCE)
     if (!isMore && !isOther) return []
+    const last = own.at(-1)
     return [
       {
         rule: 'list-step-disagree',
         severity: 'caution',
         lineId: line.line.id,
+        ...(last === undefined ? {} : { stepId: last.stepId }),
         message: `The list has ${formatGrams(line.mass)} g of ${line.food?.name.toLowerCase() ?? line.line.food}; the steps use ${formatGrams({ value: total, sd: line.mass.sd })} g.`,
         remedy: 'Make them agree, or write “of the” where a step takes a part.',
       },

@@ -22,7 +22,7 @@ export function MethodStage() {
   const part = dish.parts.find(({ id }) => id === params.get('part')) ?? dish.parts[0]
   const reading = part === undefined ? null : partOf(assessment, part.id)
   if (part === undefined || reading === null) return null
-  const { time, rawMassG, cookedMassG } = reading
+  const { time, rawMassG, cookedMassG, start } = reading
   const hasSteps = part.steps.length > 0
   return (
     <div className="grid flex-1 content-start items-start gap-4 pb-4">
@@ -53,7 +53,8 @@ export function MethodStage() {
             <div className={`${STEP_GRID} px-2 pt-2 text-[12.5px] text-ink-2 max-lg:hidden`}>
               <span className="col-span-3" />
               <span>
-                <b className="text-ink">{grams(rawMassG)} in</b> · water and solids, and what leaves
+                <b className="text-ink">{grams(start.massG)} in</b> · water {grams(start.waterG)}, solids{' '}
+                {grams(start.massG - start.waterG)}, and what leaves
               </span>
             </div>
           )}

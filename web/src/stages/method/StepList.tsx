@@ -53,10 +53,7 @@ export function StepList({ part, reading, assessment }: StepListProps) {
       ),
     [assessment.findings, part.id],
   )
-  const start: Level = {
-    massG: reading.lines.reduce((sum, { massG }) => sum + (massG ?? 0), 0),
-    waterG: startWater(reading),
-  }
+  const { start } = reading
   const levels: Level[] = [
     start,
     ...reading.steps.map(({ partMassG, partWaterG }) => ({ massG: partMassG, waterG: partWaterG })),
@@ -129,14 +126,6 @@ export function StepList({ part, reading, assessment }: StepListProps) {
       </DragOverlay>
     </DndContext>
   )
-}
-
-/** Water of the part before its first step: after it, with what the step moved put back. */
-function startWater({ steps, water }: PartAssessment): number {
-  const [first] = steps
-  if (first === undefined) return water.totalG
-  const moved = (moves: typeof first.lost): number => moves.reduce((sum, { waterG }) => sum + waterG, 0)
-  return Math.max(0, first.partWaterG + moved(first.lost) - moved(first.gained))
 }
 
 const announcements: Announcements = {
