@@ -5,7 +5,7 @@ export default defineConfig({
     pool: 'forks',
     maxWorkers: 2,
     // Property tests take seconds on a busy machine.
-    testTimeout: 30_000,
+    testTimeout: 120_000,
     projects: [
       {
         test: {

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 
-/** Unit operations of a kitchen. What each does stands in core/process/operations.ts. */
+/** Unit operations of a kitchen. What each does stands in core/process/operations/. */
 export const OPERATIONS = [
   'soak',
   'hydrate',

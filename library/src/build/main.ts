@@ -83,6 +83,6 @@ writeFileSync(
 )
 writeFileSync(
   new URL('../../../docs/library-provenance.md', import.meta.url),
-  provenancePage(sorted, originals),
+  provenancePage(sorted, originals, readTable(data('yields.csv'))),
 )
 console.log(`${sorted.length} ingredients, ${originals.length} originals, ${allergens.length} allergens`)
