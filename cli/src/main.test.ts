@@ -84,6 +84,29 @@ describe('frijol', () => {
     })
   })
 
+  it('assess: a step’s masses are of the whole part, and follow from what left', () => {
+    const { parts } = json(frijol(['assess', demo('moussaka.jsonld')]).stdout) as {
+      parts: {
+        cookedMassG: number
+        steps: {
+          massG: number
+          waterG: number
+          lot: { massG: number }
+          lost: { massG: number }[]
+          gained: { massG: number }[]
+        }[]
+      }[]
+    }
+    const sum = (moves: readonly { massG: number }[]) => moves.reduce((total, { massG }) => total + massG, 0)
+    for (const { cookedMassG, steps } of parts) {
+      expect(steps.at(-1)?.massG).toBeCloseTo(cookedMassG, 6)
+      steps.slice(1).forEach(({ massG, lost, gained, lot }, at) => {
+        expect((steps[at]?.massG ?? 0) + sum(gained) - sum(lost)).toBeCloseTo(massG, 6)
+        expect(lot.massG).toBeLessThanOrEqual(massG + 1e-6)
+      })
+    }
+  })
+
   it('read, export and read again: the same lines', () => {
     const read = json(frijol(['read', demo('moussaka.jsonld')]).stdout) as {
       parts: { lines: { text: string }[] }[]

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { assess } from '@frijol/core/assess'
 import { makeBackup, toCsv, toJsonLd, toMarkdown } from '@frijol/core/interchange'
 import { findFood, indexFoods } from '@frijol/core/measure'
-import type { Dish, Kitchen } from '@frijol/core/model'
+import type { Assessment, Dish, Kitchen } from '@frijol/core/model'
 import { library } from '@frijol/library'
 import { contextFor, dishesFrom, kitchenFor, readInput, withAim, type Streams } from './input'
 import { linesEntry } from './lines'
@@ -14,6 +14,20 @@ const one = (dishes: readonly Dish[]): Dish => {
   if (first === undefined) throw new InputFault('The input holds no dish.', 'input', 'Give one recipe.')
   return first
 }
+
+/** An assessment as it is printed: a step's masses are of the whole part, what the step itself made stands beside them. */
+const printed = (assessment: Assessment) => ({
+  ...assessment,
+  parts: assessment.parts.map((part) => ({
+    ...part,
+    steps: part.steps.map(({ massG, waterG, partMassG, partWaterG, ...step }) => ({
+      ...step,
+      massG: partMassG,
+      waterG: partWaterG,
+      lot: { massG, waterG },
+    })),
+  })),
+})
 
 function exported(dish: Dish, kitchen: Kitchen, as: string | null): string {
   const assessment = assess(dish, library, kitchen)
@@ -82,7 +96,7 @@ function run(options: Options, streams: Streams): unknown {
     case 'read':
       return dishesFrom(options, kitchen, streams)
     case 'assess':
-      return assess(withAim(dish(), options), library, kitchen)
+      return printed(assess(withAim(dish(), options), library, kitchen))
     case 'scale':
       return scaled(withAim(dish(), { ...options, portions: null }), kitchen, options)
     case 'export':

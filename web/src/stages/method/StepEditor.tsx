@@ -8,6 +8,7 @@ import {
 import { dialC, fanAirC, followWords, guidanceOf, type HandChange, SPECS, specOf } from '@frijol/core/process'
 import { methodCommands, run, useKitchenStore } from '../../store'
 import { Button, Field, NumberField, SelectInput, TextArea } from '../../ui'
+import { stateOfLot } from './format'
 import { Additions, type PieceProps, SettingField, SETTINGS } from './SettingField'
 import { Takes } from './Takes'
 import { Weighing } from './Weighing'
@@ -114,6 +115,15 @@ export function StepEditor({ part, step, number, reading }: StepEditorProps) {
           )}
         </Field>
       </div>
+      {reading !== null && reading.takes.length > 0 && (
+        <p className="m-0 text-[13px] text-ink-2">
+          <b className="text-ink">After it:</b> {stateOfLot(reading).join(', ')}
+          {reading.energyKWh > 0.005 && `; ${reading.energyKWh.toFixed(2)} kWh`}
+          {reading.observations > 0 &&
+            `; foretold from ${reading.observations} weighing${reading.observations > 1 ? 's' : ''} of this kitchen`}
+          .
+        </p>
+      )}
       {step.byHand.length > 0 && (
         <p className="m-0 flex flex-wrap items-center gap-2 text-[13px] text-ink-2">
           Set by hand: {step.byHand.map((field) => HAND_NAMES[field] ?? field).join(', ')}.

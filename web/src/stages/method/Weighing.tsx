@@ -1,5 +1,5 @@
 import type { OperationId, Part, Step, StepReading } from '@frijol/core/model'
-import { specOf } from '@frijol/core/process'
+import { lawOf, specOf } from '@frijol/core/process'
 import { methodCommands, run } from '../../store'
 import { NumberField } from '../../ui'
 
@@ -19,12 +19,16 @@ export function Weighing({ part, step, reading }: { part: Part; step: Step; read
         reading === null
           ? undefined
           : reading.fit === null
-            ? `The model says ${Math.round(reading.massG)} g. Weigh it once: the step is fixed, and this kitchen’s own constant is learned.`
+            ? `The model says ${Math.round(reading.massG)} g. ${learnsFrom(step.operation) ? 'Weigh it once: the step is fixed, and this kitchen’s own constant is learned.' : 'Weigh it, and the step is fixed to the scale.'}`
             : weighedWords(step.operation, reading.fit)
       }
     />
   )
 }
+
+/** Whether an operation has a constant that a weighing can fit. */
+const learnsFrom = (operation: OperationId | null): boolean =>
+  operation !== null && (lawOf(operation) !== null || specOf(operation).medium === 'liquid')
 
 /** How far the model was off, and what was learned. */
 export function weighedWords(operation: OperationId | null, fit: NonNullable<StepReading['fit']>): string {

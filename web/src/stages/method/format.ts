@@ -49,6 +49,23 @@ export function factsOf(step: Step, reading: StepReading | null): string[] {
   return facts
 }
 
+const percent = (share: number): string => `${Math.round(share * 100)} %`
+
+/** What a lot is like after a step, in words; only what its food has. */
+export function stateOfLot({ state, takes }: StepReading): string[] {
+  if (takes.length === 0) return []
+  const { coreC, glutenDevelopment, starchGelatinised, proteinSet, particleMm, pH, overrunPct } = state
+  const words = [`core about ${Math.round(coreC)} °C`]
+  if (glutenDevelopment !== null) words.push(`gluten ${percent(glutenDevelopment)} developed`)
+  if (starchGelatinised !== null) words.push(`starch ${percent(starchGelatinised)} swollen`)
+  if (proteinSet !== null) words.push(`protein ${percent(proteinSet)} set`)
+  for (const gel of state.gels) words.push(`${gel.name.toLowerCase()} ${gel.state}`)
+  if (particleMm !== null) words.push(`pieces to ${Number(particleMm.toPrecision(1))} mm`)
+  if (pH !== null) words.push(`pH about ${pH.toFixed(1)}`)
+  if (overrunPct !== null) words.push(`${Math.round(overrunPct)} % air`)
+  return words
+}
+
 /** A short name for a way of making a part: what cooks in it, in order. */
 export function wayName({ steps }: Pick<Part, 'steps'>): string {
   const names = steps.flatMap(({ operation }) =>

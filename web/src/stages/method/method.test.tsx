@@ -175,6 +175,12 @@ describe('the details of a step', () => {
     expect(partNow().steps[1]?.uses).toBeNull()
   })
 
+  it('tell what the food is like after it', async () => {
+    await open(3)
+    const details = within(screen.getByRole('group', { name: 'Details of step 3' }))
+    expect(details.getByText(/core about \d+ °C, .*protein \d+ % set, .*pH about/)).toBeInTheDocument()
+  })
+
   it('write a cue of one’s own', async () => {
     await open(1)
     const cue = screen.getByLabelText('Done when')
