@@ -1,4 +1,4 @@
-import { assess } from '@frijol/core/assess'
+import { assess, explain } from '@frijol/core/assess'
 import { readRecipes, toJsonLd } from '@frijol/core/interchange'
 import { type Assessment, blankDish, defaultKitchen, type Dish, type Part } from '@frijol/core/model'
 import { observationId, stepFrom } from '@frijol/core/process'
@@ -207,5 +207,79 @@ describe('a method in a file', () => {
     expect(back?.ways).toMatchObject([{ name: 'In the oven', steps: [{ operation: 'roast', tempC: 200 }] }])
     const massOf = (one: Dish) => done(one).parts[0]?.cookedMassG
     expect(massOf(read.value[0] ?? dish)).toBeCloseTo(massOf(dish) ?? 0, 6)
+  })
+})
+
+describe('why a step weighs what it weighs', () => {
+  const part = written(
+    ['500 g button mushrooms', '400 ml soy milk', '5 g salt'],
+    [
+      'Brown the mushrooms in a 32 cm pan for 10 minutes.',
+      'Simmer the soy milk 10 minutes.',
+      'Stir in the mushrooms.',
+    ],
+  )
+  const ask = (at: number, dish = dishOf(part), kitchen = defaultKitchen) =>
+    explain(dish, library, kitchen, {
+      kind: 'step',
+      partId: part.id,
+      stepId: dish.parts[0]?.steps[at]?.id ?? '',
+    })
+
+  it('names the law, the constant with its source, what left, and what would move it', () => {
+    const why = ask(0)
+    const reading = done(dishOf(part)).parts[0]?.steps[0]
+    expect(why?.title).toBe(`After brown: ${Math.round(reading?.massG ?? 0)} g`)
+    expect(why?.equation).toContain('e^(−k × minutes)')
+    expect(why?.inputs.map(({ label }) => label)).toEqual(
+      expect.arrayContaining(['button mushrooms', 'Time, 2 loads', 'Done in', 'evaporated']),
+    )
+    expect(why?.inputs.find(({ label }) => label.startsWith('Constant'))?.source).toMatch(/fitted to \d+ row/)
+    const longer = why?.levers.find(({ label }) => label === 'a quarter longer')
+    expect(longer?.change.startsWith('−')).toBe(true)
+  })
+
+  it('for a pot speaks of its surface, and a lid keeps more', () => {
+    expect(ask(1)?.equation).toContain('area × lid')
+    expect(
+      ask(1)
+        ?.levers.find(({ label }) => label === 'with the lid on')
+        ?.change.startsWith('+'),
+    ).toBe(true)
+  })
+
+  it('for a weighed step names the scale, and for a learned one the weighings', () => {
+    const [first] = part.steps
+    const weighed = dishOf({
+      ...part,
+      steps: part.steps.map((step) => (step === first ? { ...step, weighedG: 260 } : step)),
+    })
+    expect(ask(0, weighed)).toMatchObject({ title: 'After brown: 260 g', levers: [] })
+    expect(ask(0, weighed)?.equation).toContain('the scale decides')
+    const kitchen = kitchenWith({
+      observations: [{ id: 'x@1', operation: 'brown', vessel: 'pan-32', lnRatio: 0.3, sd: 0.13 }],
+    })
+    expect(
+      ask(0, dishOf(part), kitchen)?.inputs.find(({ label }) => label === 'This kitchen')?.source,
+    ).toContain('1 weighing')
+  })
+
+  it('has no answer for a step that is gone', () => {
+    expect(ask(9)).toBeNull()
+  })
+
+  it('a portion’s sources add up to it, less what was poured away', () => {
+    const drained = dishOf(
+      written(
+        ['300 g cooked chickpeas', '300 ml vegetable stock', '6 g salt'],
+        ['Combine all the ingredients.', 'Drain the chickpeas.'],
+      ),
+    )
+    const why = explain(drained, library, defaultKitchen, { kind: 'portion', nutrient: 'sodiumMg' })
+    const sum =
+      why?.inputs.reduce((total, { value }) => total + Number.parseFloat(value.replace('−', '-')), 0) ?? 0
+    const served = done(drained).perPortion.sodiumMg ?? 0
+    expect(Math.abs(sum - served) / served).toBeLessThan(0.02)
+    expect(why?.inputs.at(-1)?.source).toBe('the method')
   })
 })

@@ -3,36 +3,17 @@ import { formatAmount, formatGrams, formatSpread } from '../measure'
 import type { Composition, Dish, Kitchen, Library } from '../model'
 import { ENERGY_KCAL_PER_G } from '../nutrition'
 import { familyModel, perturbed } from '../texture'
+import { assess } from './assess'
 import type { PartWork } from './assessPart'
+import type { Asked, Explained, Explanation, PortionFigure } from './explanation'
+import { explainStep } from './explainStep'
 import { workDish } from './workDish'
-
-/** Which figure is asked about. */
-export type Asked =
-  | { readonly kind: 'line'; readonly partId: string; readonly lineId: string }
-  | { readonly kind: 'ratio' | 'attribute'; readonly partId: string; readonly id: string }
-  | { readonly kind: 'portion'; readonly nutrient: PortionFigure }
-
-export type PortionFigure =
-  'proteinG' | 'fatG' | 'saturatedFatG' | 'carbohydrateG' | 'fibreG' | 'sodiumMg' | 'energyKcal' | 'cost'
-
-export interface Explained {
-  readonly label: string
-  readonly value: string
-  readonly source: string
-}
-
-/** The answer to "why?": the equation, the inputs with their sources, and what moves it most. */
-export interface Explanation {
-  readonly title: string
-  readonly equation: string
-  readonly inputs: readonly Explained[]
-  readonly levers: readonly { readonly label: string; readonly change: string }[]
-  readonly source: string
-}
 
 const round = (value: number, digits = 3): string => String(Number(value.toPrecision(digits)))
 const signed = (value: number): string => `${value >= 0 ? '+' : '−'}${round(Math.abs(value), 2)}`
 const MOST_INPUTS = 8
+/** What cooking takes or brings is named from this share on. */
+const NOTABLE_SHARE = 0.005
 
 /** What one more tenth of each line does to a reading, strongest first. */
 function leversOn(
@@ -195,6 +176,7 @@ function explainPortion(
   dish: Dish,
   works: readonly PartWork[],
   nutrient: PortionFigure,
+  library: Library,
   kitchen: Kitchen,
 ): Explanation {
   const { portions } = dish.aim
@@ -208,15 +190,28 @@ function explainPortion(
     })
     .sort((a, b) => b.each - a.each)
   const total = rows.reduce((sum, { each }) => sum + each, 0)
+  const served = assess(dish, library, kitchen).perPortion[nutrient] ?? total
+  const left = total - served
   const unit = nutrient === 'cost' ? kitchen.currency : UNITS[nutrient]
   return {
-    title: `${round(total)} ${unit} a portion`,
+    title: `${round(served)} ${unit} a portion`,
     equation: `sum over the lines of mass × value per 100 g, ÷ ${portions} portions; less what is drained, pressed or left behind`,
-    inputs: rows.slice(0, MOST_INPUTS).map(({ name, each, source }) => ({
-      label: name,
-      value: `${round(each)} ${unit} (${total > 0 ? Math.round((100 * each) / total) : 0} %)`,
-      source: nutrient === 'cost' ? 'your price' : source,
-    })),
+    inputs: [
+      ...rows.slice(0, MOST_INPUTS).map(({ name, each, source }) => ({
+        label: name,
+        value: `${round(each)} ${unit} (${total > 0 ? Math.round((100 * each) / total) : 0} %)`,
+        source: nutrient === 'cost' ? 'your price' : source,
+      })),
+      ...(Math.abs(left) > NOTABLE_SHARE * Math.abs(total)
+        ? [
+            {
+              label: left > 0 ? 'Drained, pressed out, left over or on the tools' : 'Taken up in cooking',
+              value: `${left > 0 ? '−' : '+'}${round(Math.abs(left))} ${unit}`,
+              source: 'the method',
+            },
+          ]
+        : []),
+    ],
     levers: [],
     source:
       nutrient === 'energyKcal'
@@ -233,8 +228,25 @@ function explainPortion(
  */
 export function explain(dish: Dish, library: Library, kitchen: Kitchen, asked: Asked): Explanation | null {
   const works = workDish(dish, library, kitchen)
-  if (asked.kind === 'portion') return explainPortion(dish, works, asked.nutrient, kitchen)
+  if (asked.kind === 'portion') return explainPortion(dish, works, asked.nutrient, library, kitchen)
   const work = works.find(({ assessment }) => assessment.partId === asked.partId)
   if (work === undefined) return null
-  return asked.kind === 'line' ? explainLine(work, asked.lineId) : explainReading(work, asked.kind, asked.id)
+  switch (asked.kind) {
+    case 'line':
+      return explainLine(work, asked.lineId)
+    case 'step': {
+      const part = dish.parts.find(({ id }) => id === asked.partId)
+      return part === undefined
+        ? null
+        : explainStep(part, work, asked.stepId, library, kitchen, (changed) =>
+            workDish(
+              { ...dish, parts: dish.parts.map((one) => (one.id === changed.id ? changed : one)) },
+              library,
+              kitchen,
+            ).find(({ assessment }) => assessment.partId === changed.id),
+          )
+    }
+    default:
+      return explainReading(work, asked.kind, asked.id)
+  }
 }

@@ -1,3 +1,4 @@
 export { assess } from './assess'
-export { type Asked, explain, type Explained, type Explanation, type PortionFigure } from './explain'
+export { explain } from './explain'
+export type { Asked, Explained, Explanation, PortionFigure } from './explanation'
 export { nextAct, type NextAct, type StageId } from './nextAct'

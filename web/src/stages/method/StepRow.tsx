@@ -6,7 +6,7 @@ import { clsx } from 'clsx'
 import { ChevronDown, GripVertical, X } from 'lucide-react'
 import { memo } from 'react'
 import { FindingRow } from '../../findings'
-import { methodCommands, run } from '../../store'
+import { askWhy, methodCommands, run } from '../../store'
 import { Chip, type ChipTone, IconButton, TextArea } from '../../ui'
 import { type Attendance, attendanceOf, factsOf, grams, spoken } from './format'
 import { type Level, Ribbon } from './Ribbon'
@@ -112,6 +112,7 @@ export const StepRow = memo(function StepRow({
         <Cue step={step} />
       </div>
       <Figures
+        partId={part.id}
         step={step}
         number={number}
         reading={reading}
@@ -178,6 +179,7 @@ function Cue({ step }: { step: Step }) {
 }
 
 interface FiguresProps {
+  partId: string
   step: Step
   number: number
   reading: StepReading | null
@@ -187,17 +189,27 @@ interface FiguresProps {
 }
 
 /** Time, mass and attendance of a step, and its own buttons. */
-function Figures({ step, number, reading, isOpen, onToggle, onRemove }: FiguresProps) {
+function Figures({ partId, step, number, reading, isOpen, onToggle, onRemove }: FiguresProps) {
   const attendance = reading === null ? null : attendanceOf(reading)
   return (
     <div className="flex flex-col items-end py-1.5 text-right text-[13px]">
       {reading !== null && (
         <>
           <b className="font-display text-[15px]">{spoken(reading.minutes)}</b>
-          <span className="whitespace-nowrap text-ink-2">
-            {reading.takes.length > 0 ? grams(reading.massG) : '–'}
-            {step.weighedG !== null && ' weighed'}
-          </span>
+          {reading.takes.length === 0 ? (
+            <span className="text-ink-2">–</span>
+          ) : (
+            <button
+              type="button"
+              data-why
+              aria-label={`${grams(reading.massG)} after step ${number}. Why?`}
+              className="rounded px-1 whitespace-nowrap text-ink-2 hover:bg-husk hover:text-ink"
+              onClick={() => askWhy({ kind: 'step', partId, stepId: step.id })}
+            >
+              {grams(reading.massG)}
+              {step.weighedG !== null && ' weighed'}
+            </button>
+          )}
           {attendance !== null && (
             <Chip tone={TONES[attendance]} className="mt-1 px-2 py-0 text-xs">
               {attendance}
