@@ -22,7 +22,7 @@ const BY_ID: readonly (readonly [group: string, ids: RegExp])[] = [
     /^(?:aubergine|courgette|bell-pepper|tomato-fresh|tomato-cherry|tomatoes|cucumber|okra|fennel|asparagus|celery|chilli|roasted-peppers|bean-sprouts)/,
   ],
   ['pickle', /^(?:capers|olives|gherkins)/],
-  ['bread', /^(?:bread|burger-bun|breadcrumbs-fresh)/],
+  ['bread', /^(?:bread(?!-flour)|burger-bun)/],
 ]
 const BY_CLASS: Partial<Record<Ingredient['foodClass'], string>> = {
   pulse: 'bean',

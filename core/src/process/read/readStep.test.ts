@@ -51,6 +51,8 @@ describe('readStep', () => {
     ['Turn every 5 minutes and grill for 20 minutes', 20, null],
     ['Blend 90 seconds', 1.5, null],
     ['a quarter of an hour in the steamer', 15, null],
+    ['Bake as 15 mm patties at 190 °C for 20 minutes', 20, 190],
+    ['Toss as needed', null, null],
     ['Serve', null, null],
   ])('times and temperatures: %j', (text, durationMin, tempC) => {
     expect(readStep(text)).toMatchObject({ durationMin, tempC })

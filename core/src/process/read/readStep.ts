@@ -142,6 +142,8 @@ export function durationsIn(text: string): { readonly minutes: number; readonly 
     const high = valueOf(match[3], match[4]) ?? low
     const unit = match[5] ?? 'min'
     if (low === null || high === null) continue
+    // "As" is no second: a number in letters stands apart from its unit.
+    if (/\p{L}$/u.test(match[1] ?? '') && /^\p{L}/u.test(match[0].slice((match[1] ?? '').length))) continue
     const minutes = ((low + high) / 2) * perUnit(unit)
     const last = found.at(-1)
     // "1 h 30 min" is one time.
