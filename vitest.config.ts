@@ -8,6 +8,7 @@ export default defineConfig({
     testTimeout: 120_000,
     projects: [
       {
+        extends: true,
         test: {
           name: 'node',
           environment: 'node',
@@ -15,6 +16,7 @@ export default defineConfig({
         },
       },
       {
+        extends: true,
         test: {
           name: 'web',
           environment: 'jsdom',
