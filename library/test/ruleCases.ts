@@ -119,6 +119,24 @@ export const RULE_CASES: readonly RuleCase[] = [
     'Blend the water and alginate. / Drop into the calcium bath for 2 minutes. / Rinse the spheres.',
   ),
   steps(
+    'alginate-not-rested',
+    '200 ml water / 2 g sodium alginate',
+    'Blend the water and alginate. / Drop into the calcium bath for 2 minutes.',
+    'Blend the water and alginate. / Rest for 4 hours. / Drop into the calcium bath for 2 minutes.',
+  ),
+  steps(
+    'soy-milk-with-calcium',
+    '400 ml soy milk / 2 g calcium chloride',
+    'Simmer the soy milk with the calcium chloride for 5 minutes.',
+    'Mix the soy milk and calcium chloride.',
+  ),
+  steps(
+    'oil-infusion-warm',
+    '200 g olive oil / 30 g raw garlic',
+    'Infuse the garlic in the olive oil for 60 minutes.',
+    'Infuse the garlic in the olive oil for 60 minutes. / Chill it for 2 hours.',
+  ),
+  steps(
     'konjac-not-set',
     '300 ml water / 9 g konjac powder',
     'Whisk the konjac into the water.',

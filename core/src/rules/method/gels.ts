@@ -298,6 +298,26 @@ export const GEL_RULES: readonly MethodRule[] = [
       }),
   },
   {
+    id: 'alginate-not-rested',
+    severity: 'caution',
+    about: 'alginate dropped before its bubbles have risen',
+    find: (story) =>
+      story.of(/^sodium-alginate/).flatMap((told) => {
+        const dropped = story.did(told, 'spherify')[0]
+        const rested = story.restBefore(told, ['spherify'])
+        return dropped === undefined || rested >= 120
+          ? []
+          : [
+              {
+                lineId: told.id,
+                stepId: dropped.step.id,
+                message: `The alginate rests ${whole(rested)} min before it is dropped: bubbles stay in, and the spheres float and burst.`,
+                remedy: 'Rest it 2 to 24 hours, blended in soft water.',
+              },
+            ]
+      }),
+  },
+  {
     id: 'bath-too-long',
     severity: 'caution',
     about: 'spheres left in the bath, or not rinsed',

@@ -6,6 +6,8 @@ const WATERY = /^(?:onion|mushrooms|courgette)/
 const SALTY = /^(?:salt|soy-sauce|tamari|miso|liquid-aminos)/
 /** A pan crowded above this boils what it should brown, g/dm2. @source sear load 40; rule 40; practice */
 const CROWDED_G_PER_DM2 = 40
+/** Fresh herbs hold more water than this; dried ones are no danger in oil. */
+const FRESH_WATER_PCT = 50
 const SHAPED = new Set(['patty', 'ball', 'log', 'loaf'])
 /** Cooking that brings a watery vegetable to this share of its raw mass is enough, by minutes of pan. */
 const PRECOOKED_MIN = 4
@@ -266,6 +268,37 @@ export const HEAT_RULES: readonly MethodRule[] = [
               },
             ]
       }),
+  },
+  {
+    id: 'oil-infusion-warm',
+    severity: 'stop',
+    about: 'raw garlic or a fresh herb kept in oil without cold',
+    find: (story) =>
+      story
+        .of(
+          ({ id, foodClass, per100g }) =>
+            id === 'garlic-raw' || (foodClass === 'herb' && (per100g.waterG ?? 0) > FRESH_WATER_PCT),
+        )
+        .flatMap((told) => {
+          const infused = story.did(told, 'infuse')[0]
+          if (infused === undefined) return []
+          const inIt = story.foods.filter(({ id }) => infused.holds.some((source) => source.id === id))
+          const all = inIt.reduce((sum, { massG }) => sum + massG, 0)
+          const fat = inIt.reduce((sum, { food, massG }) => sum + (food.foodClass === 'fat' ? massG : 0), 0)
+          const later = story.trace.slice(story.trace.indexOf(infused) + 1)
+          const isCold = later.some(({ spec }) => spec?.id === 'chill' || spec?.id === 'freeze-thaw')
+          return fat < all / 2 || isCold
+            ? []
+            : [
+                {
+                  lineId: told.id,
+                  stepId: infused.step.id,
+                  message: `${capital(Story.name(told))} kept in oil can grow botulism: there is no air, little acid, and no step chills it.`,
+                  remedy:
+                    'Chill it at once to 4 °C or below and use it within 4 days, or acidify it below pH 4.2. Follow your local food code.',
+                },
+              ]
+        }),
   },
   {
     id: 'wine-raw',

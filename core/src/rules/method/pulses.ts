@@ -1,4 +1,4 @@
-import { type MethodRule, Story, whole } from './story'
+import { capital, type MethodRule, Story, whole } from './story'
 
 const NUTS =
   /^(?:cashews-raw|almonds|sunflower-seeds|macadamias|hazelnuts|pumpkin-seeds|brazil-nuts|pecans|walnuts|pine-nuts|hemp-hearts)$/
@@ -13,6 +13,8 @@ const GEL_RESTS: readonly (readonly [RegExp, number, string])[] = [
   [/^psyllium/, 5, 'Psyllium'],
   [/^oats-rolled/, 20, 'Rolled oats'],
 ]
+/** Salts that make a curd of soy milk. */
+const COAGULANT = /^(?:calcium-(?:chloride|sulfate|lactate)|nigari|gypsum)/
 const SOAKED = /\bsoak|\bboiled\b/
 const LOCAL_CODE = 'Follow your local food code.'
 
@@ -190,6 +192,33 @@ export const PULSE_RULES: readonly MethodRule[] = [
                 stepId: blended.step.id,
                 message: `${told.food.name} stay gritty in a blender of ${power > 0 ? `${whole(power * 1000)} W` : 'this power'} when they are dry.`,
                 remedy: 'Soak them 4 to 8 hours, or boil them 15 minutes; drain and rinse.',
+              },
+            ]
+      }),
+  },
+  {
+    id: 'soy-milk-with-calcium',
+    severity: 'caution',
+    about: 'a calcium salt in hot soy milk',
+    find: (story) =>
+      story.of(/^(?:soy-milk|soy-cream)$/).flatMap((told) => {
+        if (story.did(told, 'coagulate').length > 0) return []
+        const salts = story.of(COAGULANT)
+        const step = story
+          .through(told)
+          .find(
+            ({ reading, holds }) =>
+              reading.state.coreC >= 60 && salts.some(({ id }) => holds.some((source) => source.id === id)),
+          )
+        const salt = salts[0]
+        return step === undefined || salt === undefined
+          ? []
+          : [
+              {
+                lineId: told.id,
+                stepId: step.step.id,
+                message: `${capital(Story.name(salt))} sets hot soy milk to a curd.`,
+                remedy: 'Leave it out, stir it in cold, or let the curd be the aim.',
               },
             ]
       }),
