@@ -11,6 +11,7 @@ import { restrictToVerticalAxis } from '@dnd-kit/modifiers'
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import type { Finding, LineReading, Part } from '@frijol/core/model'
 import { useCallback, useMemo } from 'react'
+import { isOfMethod } from '../../findings'
 import { commands, run } from '../../store'
 import { LineRow } from './LineRow'
 
@@ -30,7 +31,12 @@ export function LineTable({ part, readings, findings }: LineTableProps) {
   )
   const byLine = useMemo(() => {
     const open = findings.filter(
-      ({ settled, line, severity }) => settled === null && line !== null && severity !== 'info',
+      // What the method does wrong with a food is no fault of its amount: it is shown on the step.
+      (finding) =>
+        finding.settled === null &&
+        finding.line !== null &&
+        finding.severity !== 'info' &&
+        !isOfMethod(finding),
     )
     return new Map(open.map((finding) => [finding.line, finding]))
   }, [findings])
