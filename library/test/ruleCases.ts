@@ -411,6 +411,12 @@ export const RULE_CASES: readonly RuleCase[] = [
     'Mash the beans. / Serve in warm bowls.',
   ),
   steps(
+    'heat-not-read',
+    '300 g cooked black beans',
+    'Roast the beans at 1900 °C for 20 minutes.',
+    'Roast the beans at 190 °C for 20 minutes.',
+  ),
+  steps(
     'time-unlikely',
     '300 g cooked black beans',
     'Roast the beans at 350 °C for 20 minutes.',

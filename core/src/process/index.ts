@@ -15,6 +15,7 @@ export {
   followWords,
   type HandChange,
   setByHand,
+  statesHeat,
   operationIn,
   readStep,
   rereadStep,

@@ -170,16 +170,7 @@ export function runStep(
     tempC,
     impossibleG: Math.max(acted.impossibleG, fit?.impossibleG ?? 0),
     reading: {
-      stepId: step.id,
-      operation: step.operation,
-      takes,
-      massInG: before.massG,
-      massG: after.massG,
-      waterG: after.waterG,
-      partMassG: 0,
-      partWaterG: 0,
-      gained: movesOf(ledger.gained),
-      lost: movesOf(ledger.lost),
+      ...massesOf(step, takes, before, after, ledger),
       minutes,
       handsMin: minutes * spec.hands,
       loads: placed.loads,
@@ -198,6 +189,26 @@ export function runStep(
     },
   }
 }
+
+/** What a step took and what became of its mass; the mass of the whole part is added by the run of the method. */
+const massesOf = (
+  step: Step,
+  takes: StepReading['takes'],
+  before: { readonly massG: number },
+  after: { readonly massG: number; readonly waterG: number },
+  ledger: Ledger,
+) => ({
+  stepId: step.id,
+  operation: step.operation,
+  takes,
+  massInG: before.massG,
+  massG: after.massG,
+  waterG: after.waterG,
+  partMassG: 0,
+  partWaterG: 0,
+  gained: movesOf(ledger.gained),
+  lost: movesOf(ledger.lost),
+})
 
 /** A step without an operation changes nothing, unless its end says so. */
 function idle(
@@ -238,16 +249,7 @@ function idle(
     tempC: step.tempC,
     impossibleG,
     reading: {
-      stepId: step.id,
-      operation: step.operation,
-      takes,
-      massInG: before.massG,
-      massG: after.massG,
-      waterG: after.waterG,
-      partMassG: 0,
-      partWaterG: 0,
-      gained: movesOf(ledger.gained),
-      lost: movesOf(ledger.lost),
+      ...massesOf(step, takes, before, after, ledger),
       minutes,
       handsMin: minutes,
       loads: 1,

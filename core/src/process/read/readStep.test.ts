@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { NO_SETTINGS, OPERATIONS, Step, upgradeParts } from '../../model'
 import { guidanceOf } from '../operations/cues'
 import { isHeating, SPECS, specOf } from '../operations/specs'
-import { operationIn, readStep, rereadStep, setByHand, followWords, stepFrom } from './readStep'
+import { operationIn, readStep, rereadStep, setByHand, followWords, statesHeat, stepFrom } from './readStep'
 
 describe('operationIn', () => {
   it.each([
@@ -53,6 +53,8 @@ describe('readStep', () => {
     ['a quarter of an hour in the steamer', 15, null],
     ['Bake as 15 mm patties at 190 °C for 20 minutes', 20, 190],
     ['Toss as needed', null, null],
+    ['Ferment 3 weeks', 30_240, null],
+    ['Roast at 1900 °C for 20 minutes', 20, null],
     ['Serve', null, null],
   ])('times and temperatures: %j', (text, durationMin, tempC) => {
     expect(readStep(text)).toMatchObject({ durationMin, tempC })
@@ -81,6 +83,18 @@ describe('readStep', () => {
     ['Form into 15 mm patties', { form: 'patty', thicknessMm: 15 }],
   ])('settings: %j', (text, settings) => {
     expect(readStep(text).settings).toMatchObject(settings)
+  })
+})
+
+describe('statesHeat', () => {
+  it.each([
+    ['Roast at 1900 °C', true],
+    ['bake at 900 degrees', true],
+    ['Roast at 350F', true],
+    ['Cut into 2 cm cubes, 300 g each', false],
+    ['Roast until brown', false],
+  ])('%s: %s', (text, states) => {
+    expect(statesHeat(text)).toBe(states)
   })
 })
 

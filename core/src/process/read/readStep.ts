@@ -91,7 +91,7 @@ function preferred(found: readonly { readonly id: OperationId }[]): OperationId 
 }
 
 const NUMBER = String.raw`(\d+(?:[.,]\d+)?|½|¼|¾|a|an|one|two|three|four|five|six|eight|ten|twelve|fifteen|twenty|thirty|forty|a couple of|(?:a )?quarter of an|three[- ]quarters of an|half an?)(?:\s*(½|¼|¾))?`
-const UNIT = String.raw`(seconds?|secs?|s\b|minutes?|mins?|min|hours?|hrs?|hr|h\b|days?)`
+const UNIT = String.raw`(seconds?|secs?|s\b|minutes?|mins?|min|hours?|hrs?|hr|h\b|days?|weeks?)`
 const DURATION = new RegExp(
   String.raw`(?<![\p{L}\d])${NUMBER}(?:\s*(?:-|–|to|or)\s*${NUMBER})?[\s-]*${UNIT}`,
   'giu',
@@ -131,8 +131,8 @@ const valueOf = (word: string | undefined, fraction: string | undefined): number
   const whole = WORDS[word.toLowerCase()] ?? Number(word.replace(',', '.'))
   return Number.isFinite(whole) ? whole + (fraction === undefined ? 0 : (WORDS[fraction] ?? 0)) : null
 }
-const perUnit = (unit: string): number =>
-  /^s/i.test(unit) ? 1 / 60 : /^h/i.test(unit) ? 60 : /^d/i.test(unit) ? 1440 : 1
+const UNIT_MIN: Readonly<Record<string, number>> = { s: 1 / 60, m: 1, h: 60, d: 1440, w: 10_080 }
+const perUnit = (unit: string): number => UNIT_MIN[unit.charAt(0).toLowerCase()] ?? 1
 
 /** Durations that a text states, in min; the middle of a range. */
 export function durationsIn(text: string): { readonly minutes: number; readonly at: number }[] {
@@ -162,9 +162,11 @@ export function durationsIn(text: string): { readonly minutes: number; readonly 
   return found.map(({ minutes, at }) => ({ minutes: Math.min(MOST_MIN, minutes), at }))
 }
 
-const CELSIUS = /(-?\d{1,3})(?:\s*(?:-|–|to)\s*(\d{2,3}))?\s*(?:°|º|degrees?|deg)?\s*C\b(?!up)/
-const FAHRENHEIT = /(\d{2,3})(?:\s*(?:-|–|to)\s*(\d{2,3}))?\s*(?:°|º|degrees?|deg)?\s*F\b/
+const CELSIUS = /(-?\d{1,4})(?:\s*(?:-|–|to)\s*(\d{2,3}))?\s*(?:°|º|degrees?|deg)?\s*C\b(?!up)/
+const FAHRENHEIT = /(\d{2,4})(?:\s*(?:-|–|to)\s*(\d{2,3}))?\s*(?:°|º|degrees?|deg)?\s*F\b/
 const GAS = /\bgas(?: mark)?\s*(\d+|½|¼)/i
+/** "900 degrees": three digits or more, whatever the scale. */
+const ABSURD = /\b\d{3,}\s*(?:°|º|degrees?\b|deg\b)/i
 const BARE_OVEN = /\b(?:oven|bake|roast)[^.]{0,40}?\bat\s+(\d{3})\b(?!\s*(?:g|ml|min))/i
 
 const middle = (low: string | undefined, high: string | undefined): number =>
@@ -183,6 +185,9 @@ export function temperatureIn(text: string): number | null {
   const value = Number(bare[1])
   return sensible(value >= 275 ? fahrenheitC(value) : value)
 }
+/** Whether a text states a temperature, sensible or not. */
+export const statesHeat = (text: string): boolean =>
+  CELSIUS.test(text) || FAHRENHEIT.test(text) || ABSURD.test(text)
 const sensible = (value: number): number | null => (value >= -40 && value <= 400 ? value : null)
 
 const PERCENT_LIGHTER =

@@ -1,3 +1,4 @@
+import { statesHeat } from '../../process'
 import { type MethodRule, whole } from './story'
 
 /** Where more than this share of the lines is named in no step, the method is a sketch: nothing is said of single lines. */
@@ -72,6 +73,23 @@ export const USE_RULES: readonly MethodRule[] = [
                 stepId: step.id,
                 message: 'What is done in this step is not read; it changes nothing.',
                 remedy: 'Pick its operation, or name it: roast, simmer, blend.',
+              },
+            ],
+      ),
+  },
+  {
+    id: 'heat-not-read',
+    severity: 'caution',
+    about: 'a temperature that no kitchen reaches, or without its scale',
+    find: (story) =>
+      story.trace.flatMap(({ step, spec }) =>
+        spec === null || step.tempC !== null || !statesHeat(step.text)
+          ? []
+          : [
+              {
+                stepId: step.id,
+                message: `The temperature in this step is not read: the usual one of ${spec.name.toLowerCase()} is reckoned with.`,
+                remedy: 'Write it in °C or °F, from −40 to 400 °C, or set it in the step’s details.',
               },
             ],
       ),

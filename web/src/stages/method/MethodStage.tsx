@@ -77,7 +77,7 @@ export function MethodStage() {
         <FindingsCard
           assessment={assessment}
           partId={part.id}
-          keep={(finding) => isOfMethod(finding) && finding.step === null}
+          keep={(finding) => isOfMethod(finding) && (finding.step === null || finding.settled !== null)}
           withAllergens={false}
         />
         <Yield part={part} reading={reading} />

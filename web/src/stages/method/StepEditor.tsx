@@ -72,7 +72,7 @@ export function StepEditor({ part, step, number, reading }: StepEditorProps) {
           }}
         />
         <Temperature step={step} onChange={set} />
-        <Ends step={step} onChange={set} />
+        <Ends step={step} reading={reading} onChange={set} />
         {spec !== null &&
           SETTINGS[spec.medium].map((setting) => (
             <SettingField key={setting} setting={setting} step={step} onChange={set} />
@@ -190,14 +190,18 @@ function Temperature({ step, onChange }: PieceProps) {
 
 const ENDS = { clock: 'by the clock', keeps: '% left', mass: 'g on the scale', dry: 'dry' } as const
 
-function Ends({ step, onChange }: PieceProps) {
+function Ends({ step, reading, onChange }: PieceProps & { reading: StepReading | null }) {
   const { until } = step
   const kind = until?.kind ?? 'clock'
+  // Another kind of end starts from what the step does now.
+  const massG = Math.max(1, Math.round(reading?.massG ?? 0))
+  const kept = reading === null || reading.massInG <= 0 ? 1 : reading.massG / reading.massInG
+  const now = { massG, kept: Math.min(20, Math.max(0.02, Number(kept.toFixed(3)))) }
   const choose = (next: string) => {
     const made: Record<string, Until | null> = {
       clock: null,
-      keeps: { kind: 'keeps', fraction: 0.8 },
-      mass: { kind: 'mass', massG: 300 },
+      keeps: { kind: 'keeps', fraction: now.kept },
+      mass: { kind: 'mass', massG: now.massG },
       dry: { kind: 'dry' },
     }
     onChange({ until: made[next] ?? null })
