@@ -1,3 +1,4 @@
+export { AddField } from './AddField'
 export { Button, buttonClass, IconButton } from './Button'
 export { Card, CardTitle, Chip, type ChipTone, Tag } from './Card'
 export { DragNumber } from './DragNumber'

@@ -1,8 +1,8 @@
 import { type OperationId, OperationId as Operations, type Part } from '@frijol/core/model'
 import { setByHand, SPECS, specOf, splitInstructions, stepFrom } from '@frijol/core/process'
-import { type ClipboardEvent, useDeferredValue, useMemo, useRef, useState } from 'react'
+import { useDeferredValue, useMemo, useRef, useState } from 'react'
 import { methodCommands, newId, run, useProposedPart } from '../../store'
-import { useShortcut } from '../../ui'
+import { AddField } from '../../ui'
 import { factsOf, grams, spoken, takenWords } from './format'
 
 const byName = [...SPECS].sort((a, b) => a.name.localeCompare(b.name))
@@ -37,7 +37,6 @@ export function AddStep({ part, onPasteMany }: AddStepProps) {
   const [text, setText] = useState('')
   const input = useRef<HTMLInputElement>(null)
   const preview = usePreview(part, useDeferredValue(text))
-  useShortcut('a', () => input.current?.focus())
   const add = () => {
     if (text.trim() === '') return
     run(methodCommands.addSteps(part.id, [stepFrom(text.trim(), newId())]))
@@ -49,55 +48,40 @@ export function AddStep({ part, onPasteMany }: AddStepProps) {
     setText('')
     input.current?.focus()
   }
-  const paste = (event: ClipboardEvent) => {
-    const pasted = event.clipboardData.getData('text')
-    if (splitInstructions(pasted).length < 2) return
-    event.preventDefault()
-    onPasteMany(pasted)
+  const paste = (pasted: string): boolean => {
+    const isMany = splitInstructions(pasted).length > 1
+    if (isMany) onPasteMany(pasted)
+    return isMany
   }
   return (
-    <form
-      className="px-3.5 py-2.5"
-      onSubmit={(event) => {
-        event.preventDefault()
-        add()
-      }}
+    <AddField
+      label="Add a step"
+      placeholder="Add: “roast 200 °C fan 25 min, single layer”"
+      maxLength={4000}
+      value={text}
+      reading={preview}
+      readingId="add-step-reading"
+      onChange={setText}
+      onAdd={add}
+      onPaste={paste}
+      inputRef={input}
     >
-      <div className="flex flex-wrap items-center gap-2.5">
-        <input
-          ref={input}
-          aria-label="Add a step"
-          aria-describedby="add-step-reading"
-          className="min-h-9 min-w-40 flex-1 rounded-lg border border-transparent bg-transparent px-1.5 placeholder:text-ink-2 hover:border-line focus:border-aubergine"
-          placeholder="Add: “roast 200 °C fan 25 min, single layer”"
-          maxLength={4000}
-          value={text}
-          onChange={(event) => setText(event.target.value)}
-          onPaste={paste}
-        />
-        <select
-          aria-label="Add a step by its operation"
-          className="min-h-9 max-w-44 rounded-lg border border-line bg-paper px-2 text-sm"
-          value=""
-          onChange={(event) => {
-            const parsed = Operations.safeParse(event.target.value)
-            if (parsed.success) pick(parsed.data)
-          }}
-        >
-          <option value="">or pick an operation</option>
-          {byName.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </select>
-        <kbd className="rounded-md border border-line bg-paper px-1.5 text-xs text-ink-2" aria-hidden="true">
-          A
-        </kbd>
-      </div>
-      <p id="add-step-reading" aria-live="polite" className="m-0 min-h-5 px-1.5 text-[13px] text-sky-deep">
-        {preview}
-      </p>
-    </form>
+      <select
+        aria-label="Add a step by its operation"
+        className="min-h-9 max-w-44 rounded-lg border border-line bg-paper px-2 text-sm"
+        value=""
+        onChange={(event) => {
+          const parsed = Operations.safeParse(event.target.value)
+          if (parsed.success) pick(parsed.data)
+        }}
+      >
+        <option value="">or pick an operation</option>
+        {byName.map(({ id, name }) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </select>
+    </AddField>
   )
 }
