@@ -1,27 +1,22 @@
 export { conversionOf, converted, type Converted } from './convert'
-export { coreTemperature, dialC, fahrenheitC, fanAirC, FAN_DROP_C, gasMarkC } from './laws/conduction'
+export { dialC, fanAirC } from './laws/conduction'
 export { fitRates, predictedFactor } from './laws/fit'
 export { type Fit, lawOf, rateFor, shrunk } from './laws/rates'
 export { batchOf, type Item, keptOf, massOf, type Pool } from './lots/item'
-export { processKind } from './lots/groups'
 export { fitOf, observationId } from './operations/context'
 export { type Guidance, guidanceOf } from './operations/cues'
 export { isHeating, type Medium, type OperationSpec, SPECS, specOf } from './operations/specs'
 export { SEARING } from './operations/vessel'
-export { isStrong, STRONG_BLENDER_KW } from './operations/change'
 export { proposeSteps, splitInstructions } from './read/instructions'
 export {
-  durationsIn,
   followWords,
   type HandChange,
   setByHand,
   statesHeat,
-  operationIn,
   readStep,
   rereadStep,
   type StepFacts,
   stepFrom,
-  temperatureIn,
 } from './read/readStep'
 export { usesOf } from './read/uses'
 export { type Finished, type MethodInput, type MethodRun, runMethod, type Traced } from './runMethod'

@@ -68,7 +68,7 @@ export function gasMarkC(mark: number): number {
 export const fahrenheitC = (fahrenheit: number): number => Math.round(celsius(fahrenheit))
 
 /** A fan oven set this much lower cooks like a still one. Practice. */
-export const FAN_DROP_C = 20
+const FAN_DROP_C = 20
 
 /**
  * Air of a fan oven that heats as a stated temperature does: constants of the oven hold for fan ovens.

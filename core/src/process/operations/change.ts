@@ -14,12 +14,12 @@ const MASHED_MM = 4
 /** Time in which a blender brings particles down by 63 %, min. @source 40 s high-power, 150 s weak; practice */
 const BLEND_TAU_MIN = { strong: 0.67, weak: 2.5 } as const
 const BLEND_FLOOR_MM = { strong: 0.03, weak: 0.1 } as const
-export const STRONG_BLENDER_KW = 1
+const STRONG_BLENDER_KW = 1
 /** Air that blending and whipping leave, %. @source 3 to 15; foaming liquids more; practice */
 const BLENDED_AIR_PCT = 6
 const WHIPPED_AIR_PCT = 300
 
-export const isStrong = ({ vessel }: StepContext): boolean =>
+const isStrong = ({ vessel }: StepContext): boolean =>
   (vessel?.powerKw ?? STRONG_BLENDER_KW) >= STRONG_BLENDER_KW
 
 function develop(lot: Lot, minutes: number, tau: number): void {
