@@ -74,7 +74,7 @@ describe('frijol', () => {
         {
           family: 'crumble-mince',
           rawMassG: expect.any(Number) as number,
-          ratios: [{ id: 'free-water' }, {}, {}, {}, {}],
+          ratios: [{ id: 'free-water' }, {}, {}, {}, {}, {}, {}],
         },
         { family: null },
         { family: null },

@@ -1,7 +1,7 @@
 import { lineFrom } from '../src/interchange'
 import { indexFoods, type LineReader } from '../src/measure'
 import { blankDish, type Dish, type FamilyId, type Part, type Step } from '../src/model'
-import { stepFrom } from '../src/process'
+import { stepFrom } from '../src/reading'
 import { testKitchen, testLibrary } from './foods'
 
 export const testReader: LineReader = {

@@ -7,6 +7,7 @@ import {
   defaultKitchen,
   NUTRIENTS,
 } from '../src/model'
+import { testFacts } from './facts'
 
 /** Foods made up for tests: round figures whose sums can be checked by hand. */
 export const composition = (known: Partial<Composition>): Composition => ({
@@ -225,6 +226,7 @@ export const mince: Original = {
 
 export const testLibrary: Library = {
   rates: [],
+  facts: testFacts,
   ingredients: new Map(
     [
       beans,

@@ -3,7 +3,7 @@ import { assess } from '@frijol/core/assess'
 import { lineFrom, makeBackup, toCsv, toJsonLd, toMarkdown } from '@frijol/core/interchange'
 import { indexFoods } from '@frijol/core/measure'
 import { BackupContent, defaultKitchen, type Dish, type Kitchen, type Part } from '@frijol/core/model'
-import { stepFrom } from '@frijol/core/process'
+import { stepFrom } from '@frijol/core/reading'
 import { library } from '@frijol/library'
 import { current, packs, prices, trials, type WrittenPart, type WrittenTrial } from './moussaka'
 

@@ -1,4 +1,6 @@
 import type { Allergen, Conversion, Ingredient, Library, Original, RateConstant } from '@frijol/core/model'
+import type { StoredFacts } from './build/facts'
+import { factsFrom } from './facts'
 import generated from './generated/library.json'
 
 /** The generated file, checked against core's schemas when it was built and again in the tests. */
@@ -8,6 +10,7 @@ const content = generated as unknown as {
   allergens: Allergen[]
   conversions: Conversion[]
   rates: RateConstant[]
+  facts: StoredFacts
 }
 
 const byId = <T extends { id: string }>(items: readonly T[]): ReadonlyMap<string, T> =>
@@ -20,6 +23,7 @@ export const library: Library = {
   allergens: byId(content.allergens),
   conversions: content.conversions,
   rates: content.rates,
+  facts: factsFrom(content.facts),
 }
 
 /** The library with a person's own ingredients; an own one replaces a library one of the same id. */

@@ -1,6 +1,6 @@
 import { resolveLines } from '@frijol/core/composition'
 import { defaultKitchen, type Part, type StepUse } from '@frijol/core/model'
-import { proposeSteps, readStep, splitInstructions, usesOf } from '@frijol/core/process'
+import { proposeSteps, readStep, splitInstructions, usesOf } from '@frijol/core/reading'
 import { describe, expect, it } from 'vitest'
 import { written } from '../test/dishes'
 import { type InstructionText, TEXTS } from '../test/instructionTexts'

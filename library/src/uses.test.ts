@@ -1,6 +1,6 @@
 import { resolveLines } from '@frijol/core/composition'
 import { blankPart, defaultKitchen, type Part } from '@frijol/core/model'
-import { usesOf } from '@frijol/core/process'
+import { usesOf } from '@frijol/core/reading'
 import { describe, expect, it } from 'vitest'
 import { written } from '../test/dishes'
 import { library } from '.'

@@ -1,14 +1,8 @@
-import { resolveLines } from '@frijol/core/composition'
-import {
-  defaultKitchen,
-  NO_SETTINGS,
-  OperationId,
-  type RateConstant,
-  type YieldRow,
-} from '@frijol/core/model'
-import { fitRates, predictedFactor, runMethod, stepFrom } from '@frijol/core/process'
+import { NO_SETTINGS, OperationId, type RateConstant, type YieldRow } from '@frijol/core/model'
+import { fitRates, predictedFactor } from '@frijol/core/process'
+import { stepFrom } from '@frijol/core/reading'
 import { describe, expect, it } from 'vitest'
-import { written } from '../test/dishes'
+import { runOf, written } from '../test/dishes'
 import { library } from '.'
 import { cookedWater, readYields } from './build/yields'
 
@@ -100,15 +94,7 @@ describe('a step of the method', () => {
         },
       ]
       const whole = { ...part, lines: [own], steps }
-      const { trace } = runMethod({
-        part: whole,
-        lines: resolveLines(whole, library, defaultKitchen),
-        library,
-        kitchen: defaultKitchen,
-        others: [],
-        otherParts: [],
-        usualYield: null,
-      })
+      const { trace } = runOf(whole)
       const reading = trace[0]?.reading
       return told(row, (reading?.massG ?? Number.NaN) / (reading?.massInG ?? Number.NaN))
     })

@@ -8,8 +8,12 @@ import {
   type Part,
   type Step,
 } from '@frijol/core/model'
-import { stepFrom } from '@frijol/core/process'
+import { stepFrom } from '@frijol/core/reading'
 import { library } from '../src'
+import { resolveLines } from '@frijol/core/composition'
+import { type PartRun, runPart } from '@frijol/core/process'
+import { compile } from '@frijol/core/program'
+import { usesOf } from '@frijol/core/reading'
 
 export const reader: LineReader = {
   index: indexFoods(library.ingredients.values()),
@@ -34,3 +38,15 @@ export function written(
 }
 
 export const kitchenWith = (known: Partial<Kitchen>): Kitchen => ({ ...defaultKitchen, ...known })
+
+/** A part run by itself, as `assess` runs it. */
+export function runOf(
+  part: Part,
+  kitchen: Kitchen = defaultKitchen,
+  usualYield: number | null = null,
+): PartRun {
+  const lines = resolveLines(part, library, kitchen)
+  const uses = part.steps.length === 0 ? [] : usesOf(part, lines, [], kitchen)
+  const program = compile({ part, lines, uses, library, kitchen, others: [], granted: [] })
+  return runPart({ program, made: [], usualYield })
+}

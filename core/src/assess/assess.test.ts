@@ -32,13 +32,20 @@ describe('assess', () => {
     const [part] = done(dishOf(mincePart())).parts
     expect(part?.ratios.map(({ id }) => id)).toEqual([
       'free-water',
+      'piece-size',
       'fat',
       'binder-hold',
-      'gluten-share',
+      'coarse-share',
+      'chew',
       'salt',
     ])
     expect(part?.attributes.length).toBeGreaterThanOrEqual(4)
-    expect(part?.attributes.every(({ target }) => target !== null)).toBe(true)
+    expect(
+      part?.attributes
+        .filter(({ target }) => target !== null)
+        .map(({ id }) => id)
+        .sort(),
+    ).toEqual(['chewiness', 'crumbliness', 'firmness', 'juiciness', 'richness', 'saltiness', 'umami'])
     const water = part?.water
     expect((water?.heldG ?? 0) + (water?.freeG ?? 0) + (water?.cookedOffG ?? 0)).toBeCloseTo(
       water?.totalG ?? -1,

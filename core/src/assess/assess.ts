@@ -10,8 +10,8 @@ import {
   limitFindings,
   usedUnlisted,
 } from '../rules'
-import type { PartWork } from './assessPart'
-import { takenFrom, workDish } from './workDish'
+import { servedShares, takenShares, workDish } from './workDish'
+import type { PartWork } from './workPart'
 
 const placed = (found: Found, part: string | null): Finding => ({
   rule: found.rule,
@@ -35,6 +35,12 @@ const usedFoods = (works: readonly PartWork[]): UsedFood[] =>
     lines.flatMap(({ food, line }) =>
       food === null ? [] : [{ food, lineId: line.id, partId: assessment.partId }],
     ),
+  )
+
+/** Foods that a method brings in without a line: the oil of a fryer. */
+const broughtIn = (works: readonly PartWork[]): Ingredient[] =>
+  works.flatMap(({ method }) =>
+    method.program.ops.flatMap(({ oilRow }) => method.program.rows[oilRow]?.source.food ?? []),
   )
 
 function dishFindings(
@@ -77,25 +83,14 @@ function dishFindings(
 
 /** A part's assessment with what other parts take of it. */
 function withTaken(assessment: PartAssessment, taken: ReadonlyMap<string, number>): PartAssessment {
-  const takenG = taken.get(assessment.partId)
-  if (takenG === undefined) return assessment
+  const share = taken.get(assessment.partId)
+  if (share === undefined) return assessment
+  const takenG = share * assessment.cookedMassG
   return { ...assessment, takenG, leftoverG: Math.max(0, assessment.cookedMassG - takenG) }
 }
 
 /** Mass of a part's own lines, without what it takes of other parts, g. */
-function ownMass({ assessment, method }: PartWork): number {
-  let massG = assessment.rawMassG
-  for (const takenG of method.taken.values()) massG -= takenG
-  return massG
-}
-
-/** How much of a part goes into the dish: all of it, or what other parts take. */
-function usedShare({ assessment }: PartWork, taken: ReadonlyMap<string, number>): number {
-  const takenG = taken.get(assessment.partId)
-  return takenG === undefined || assessment.cookedMassG <= 0
-    ? 1
-    : Math.min(1, takenG / assessment.cookedMassG)
-}
+const ownMass = ({ lines }: PartWork): number => lines.reduce((sum, { mass }) => sum + (mass?.value ?? 0), 0)
 
 /**
  * Assesses a dish: the one call that screens, files and the command line read.
@@ -111,11 +106,15 @@ function usedShare({ assessment }: PartWork, taken: ReadonlyMap<string, number>)
  */
 export function assess(dish: Dish, library: Library, kitchen: Kitchen): Assessment {
   const works = workDish(dish, library, kitchen)
-  const taken = takenFrom(works)
+  const taken = takenShares(works)
+  const shares = servedShares(works)
   // What another part takes is in that part: it counts once.
   const served = works.filter(({ assessment }) => !taken.has(assessment.partId))
   const sums = addSums(served.map((work) => work.sums))
-  const rawMassG = works.reduce((total, work) => total + ownMass(work) * usedShare(work, taken), 0)
+  const rawMassG = works.reduce(
+    (total, work) => total + ownMass(work) * (shares.get(work.assessment.partId) ?? 1),
+    0,
+  )
   const cookedMassG = served.reduce((total, { assessment }) => total + assessment.cookedMassG, 0)
   const { portions } = dish.aim
   const foods = usedFoods(works)
@@ -129,10 +128,7 @@ export function assess(dish: Dish, library: Library, kitchen: Kitchen): Assessme
     perPortion: totalsPer(sums, portions, cookedMassG / portions),
     per100g: totalsPer(sums, cookedMassG / 100, 100),
     allergens: [...new Set(foods.flatMap(({ food }) => food.allergens))].sort(),
-    diets: dietsOf(
-      foods.map(({ food }) => food),
-      hasUnknown,
-    ),
+    diets: dietsOf([...foods.map(({ food }) => food), ...broughtIn(works)], hasUnknown, library),
   }
   const findings = [
     ...works.flatMap(({ findings: found, assessment }) => found.map((one) => placed(one, assessment.partId))),

@@ -2,39 +2,17 @@ import type { ResolvedLine } from '../composition'
 import { formatAmount, formatGrams, formatSpread } from '../measure'
 import type { Composition, Dish, Kitchen, Library } from '../model'
 import { ENERGY_KCAL_PER_G } from '../nutrition'
-import { familyModel, perturbed } from '../texture'
 import { assess } from './assess'
-import type { PartWork } from './assessPart'
-import type { Asked, Explained, Explanation, PortionFigure } from './explanation'
+import type { Asked, Explanation, PortionFigure } from './explanation'
+import { explainReading } from './explainReading'
 import { explainStep } from './explainStep'
 import { workDish } from './workDish'
+import type { PartWork } from './workPart'
 
 const round = (value: number, digits = 3): string => String(Number(value.toPrecision(digits)))
-const signed = (value: number): string => `${value >= 0 ? '+' : '−'}${round(Math.abs(value), 2)}`
 const MOST_INPUTS = 8
 /** What cooking takes or brings is named from this share on. */
 const NOTABLE_SHARE = 0.005
-
-/** What one more tenth of each line does to a reading, strongest first. */
-function leversOn(
-  work: PartWork,
-  read: (state: PartWork['state']) => number,
-  unit: string,
-): Explanation['levers'] {
-  const now = read(work.state)
-  return work.lines
-    .flatMap((line) => {
-      const mass = line.mass?.value ?? 0
-      if (line.food === null || mass === 0) return []
-      return [
-        { label: `${line.food.name} +10 %`, change: read(perturbed(work.state, line, mass * 0.1)) - now },
-      ]
-    })
-    .sort((a, b) => Math.abs(b.change) - Math.abs(a.change))
-    .filter(({ change }) => Math.abs(change) > 1e-4)
-    .slice(0, 3)
-    .map(({ label, change }) => ({ label, change: `${signed(change)}${unit === '' ? '' : ` ${unit}`}` }))
-}
 
 function explainLine(work: PartWork, lineId: string): Explanation | null {
   const found = work.lines.find(({ line }) => line.id === lineId)
@@ -66,73 +44,6 @@ function explainLine(work: PartWork, lineId: string): Explanation | null {
     source: `composition: ${food.source}`,
   }
 }
-
-function explainReading(work: PartWork, kind: 'ratio' | 'attribute', id: string): Explanation | null {
-  const model = familyModel(work.assessment.family)
-  if (model === null) return null
-  if (kind === 'ratio') {
-    const ratio = model.ratios.find((one) => one.id === id)
-    const reading = work.assessment.ratios.find((one) => one.id === id)
-    if (ratio === undefined || reading === undefined) return null
-    return {
-      title: `${ratio.label}: ${round(reading.value)} ${ratio.unit}`.trim(),
-      equation: ratio.equation,
-      inputs: [
-        {
-          label: 'Works well',
-          value: `${round(reading.bestLow)} to ${round(reading.bestHigh)} ${ratio.unit}`,
-          source: ratio.source,
-        },
-        {
-          label: 'Works',
-          value: `${round(reading.low)} to ${round(reading.high)} ${ratio.unit}`,
-          source: ratio.source,
-        },
-        {
-          label: 'Uncertainty',
-          value: `± ${round(reading.sd, 2)} ${ratio.unit}`,
-          source: 'measuring scatter of the lines',
-        },
-        ...massInputs(work),
-      ],
-      levers: leversOn(work, ratio.value, ratio.unit),
-      source: ratio.source,
-    }
-  }
-  const attribute = model.attributes.find((one) => one.id === id)
-  const reading = work.assessment.attributes.find((one) => one.id === id)
-  if (attribute === undefined || reading === undefined) return null
-  const goal = reading.target
-  return {
-    title: `${id.replaceAll('_', ' ')}: ${reading.value.toFixed(1)} ± ${reading.sd.toFixed(1)}`,
-    equation: attribute.equation,
-    inputs: [
-      ...(goal === null || work.original === null
-        ? []
-        : [
-            { label: work.original.name, value: `${goal.low} to ${goal.high}`, source: work.original.source },
-          ]),
-      { label: 'Model', value: `± ${attribute.sd}`, source: 'before it learns from your tastings; practice' },
-      ...massInputs(work),
-    ],
-    levers: leversOn(work, attribute.value, 'points'),
-    source: attribute.source,
-  }
-}
-
-const massInputs = ({ assessment }: PartWork): Explained[] => [
-  { label: 'Raw mass', value: `${round(assessment.rawMassG)} g`, source: 'sum of the lines' },
-  {
-    label: 'Cooked mass',
-    value: `${round(assessment.cookedMassG)} g`,
-    source: {
-      weighed: 'weighed',
-      steps: 'the steps',
-      family: 'usual for the family; practice',
-      raw: 'nothing cooks off',
-    }[assessment.cookedBasis],
-  },
-]
 
 const UNITS: Record<PortionFigure, string> = {
   proteinG: 'g',

@@ -1,7 +1,8 @@
 import type { Kitchen, Library, Part, ProcessLaw, Step, StepReading } from '../model'
-import { fitOf, lawOf, rateFor, setByHand, type HandChange, specOf } from '../process'
-import type { PartWork } from './assessPart'
+import { fitOf, lawOf, rateFor, specOf } from '../program'
+import { setByHand, type HandChange } from '../reading'
 import type { Explained, Explanation } from './explanation'
+import type { PartWork } from './workPart'
 
 const EQUATIONS: Readonly<Record<ProcessLaw, string>> = {
   drying:
@@ -34,9 +35,9 @@ function constants(work: PartWork, step: Step, library: Library): Explained[] {
   if (operation === null || lawOf(operation) === null || traced === undefined) return []
   const foods = traced.holds
     .filter(({ food }) => food !== null)
-    .map(({ food, kind, name }) => ({
+    .map(({ food, entry, name }) => ({
       name,
-      rate: rateFor(library.rates, operation, food?.id ?? null, kind.group),
+      rate: rateFor(library.rates, operation, food?.id ?? null, entry.group),
       massG: work.lines.find(({ food: own }) => own?.id === food?.id)?.mass?.value ?? 0,
     }))
     .sort((a, b) => b.massG - a.massG)

@@ -1,8 +1,12 @@
-import type { Dish, Kitchen, Library, Part } from '../model'
-import { type PartWork, workPart } from './assessPart'
+import { resolveLines } from '../composition'
+import type { Dish, Kitchen, Library, Part, StepUse } from '../model'
+import { allocateParts, type Granted } from '../program'
+import { usesOf } from '../reading'
+import { type PartWork, workPart } from './workPart'
 
 /** Names that every recipe has: "main" in a sentence does not mean the part. */
 const COMMON = new Set(['main', 'part', 'filling', 'topping', 'base'])
+const NOTHING: Granted = { shares: [], short: [], alike: [] }
 
 /** Whether a part's method names another part, or takes it by hand. */
 function takes(part: Part, other: Part): boolean {
@@ -15,43 +19,80 @@ function takes(part: Part, other: Part): boolean {
   )
 }
 
+/** A part with the parts that it may take, in the order in which they are made. */
+interface Ordered {
+  readonly part: Part
+  readonly others: readonly Part[]
+}
+
+/** Parts in the order in which they can be made. Where they take each other in a ring, the ring is cut: neither can be first. */
+function inOrder(dish: Dish): Ordered[] {
+  const done = new Map<string, Ordered>()
+  const open = new Set<string>()
+  const visit = (part: Part): boolean => {
+    if (done.has(part.id)) return true
+    if (open.has(part.id)) return false
+    open.add(part.id)
+    const others = dish.parts.filter((other) => other.id !== part.id && takes(part, other) && visit(other))
+    open.delete(part.id)
+    done.set(part.id, { part, others })
+    return true
+  }
+  for (const part of dish.parts) visit(part)
+  return [...done.values()]
+}
+
 /**
- * Works every part out, those that others take first. Parts that take each other in a ring are left apart where the ring
- * closes: neither can be made first.
+ * Works every part out, those that others take first; each part is handed out once over the whole dish.
  * @returns one entry a part, in the dish's order
  */
 export function workDish(dish: Dish, library: Library, kitchen: Kitchen): PartWork[] {
-  const done = new Map<string, PartWork>()
-  const open = new Set<string>()
-  const visit = (part: Part): PartWork | null => {
-    const known = done.get(part.id)
-    if (known !== undefined) return known
-    if (open.has(part.id)) return null
-    open.add(part.id)
-    const parts: Part[] = []
-    const works: PartWork[] = []
-    for (const other of dish.parts) {
-      if (other.id === part.id || !takes(part, other)) continue
-      const work = visit(other)
-      if (work === null) continue
-      parts.push(other)
-      works.push(work)
+  const ordered = inOrder(dish)
+  const uses = new Map<string, readonly (readonly StepUse[])[]>(
+    ordered.map(({ part, others }) => [
+      part.id,
+      part.steps.length === 0 ? [] : usesOf(part, resolveLines(part, library, kitchen), others, kitchen),
+    ]),
+  )
+  const granted = allocateParts(
+    ordered.map(({ part }) => ({ partId: part.id, uses: uses.get(part.id) ?? [] })),
+  )
+  const works = new Map<string, PartWork>()
+  for (const { part, others } of ordered) {
+    const input = {
+      part,
+      uses: uses.get(part.id) ?? [],
+      granted: granted.get(part.id) ?? NOTHING,
+      others: others.flatMap(({ id }) => works.get(id) ?? []),
     }
-    open.delete(part.id)
-    const made =
-      parts.length === 0
-        ? workPart(part, library, kitchen)
-        : workPart(part, library, kitchen, { works, parts })
-    done.set(part.id, made)
-    return made
+    works.set(part.id, workPart(input, library, kitchen))
   }
-  return dish.parts.flatMap((part) => visit(part) ?? [])
+  return dish.parts.flatMap(({ id }) => works.get(id) ?? [])
 }
 
-/** Grams that the other parts take of each part, by its id. */
-export function takenFrom(works: readonly PartWork[]): ReadonlyMap<string, number> {
+/** Share of each part that the others take, by its id: never more than the whole. */
+export function takenShares(works: readonly PartWork[]): ReadonlyMap<string, number> {
   const taken = new Map<string, number>()
-  for (const { method } of works)
-    for (const [id, massG] of method.taken) taken.set(id, (taken.get(id) ?? 0) + massG)
+  for (const { takes: of } of works)
+    for (const [id, share] of of) if (share > 0) taken.set(id, (taken.get(id) ?? 0) + share)
   return taken
+}
+
+/** How much of each part is served: all of what no other takes, else what its takers serve of it. */
+export function servedShares(works: readonly PartWork[]): ReadonlyMap<string, number> {
+  const known = new Map<string, number>()
+  const taken = takenShares(works)
+  const shareOf = (id: string): number => {
+    const found = known.get(id)
+    if (found !== undefined) return found
+    if (!taken.has(id)) return 1
+    let share = 0
+    for (const work of works) {
+      const own = work.takes.get(id) ?? 0
+      if (own > 0) share += own * shareOf(work.assessment.partId)
+    }
+    known.set(id, share)
+    return share
+  }
+  return new Map(works.map(({ assessment }) => [assessment.partId, shareOf(assessment.partId)]))
 }

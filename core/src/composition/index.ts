@@ -1,3 +1,4 @@
+export { conversionOf, converted, type Converted } from './convert'
 export {
   addInto,
   type Batch,

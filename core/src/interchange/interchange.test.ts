@@ -4,7 +4,7 @@ import { dishOf, newId, NOW, partOf, stepOf, testReader } from '../../test/dishe
 import { testKitchen, testLibrary } from '../../test/foods'
 import { assess } from '../assess'
 import { Dish } from '../model'
-import { stepFrom } from '../process'
+import { stepFrom } from '../reading'
 import { makeBackup, readBackup } from './backup'
 import { toCsv } from './csv'
 import { jsonLdScripts } from './html'

@@ -1,21 +1,7 @@
-import type { Amount, AmountTerm, CountMeasure, Ingredient, Kitchen, Measured, UnitId } from '../model'
+import type { Amount, AmountTerm, CountMeasure, Ingredient, Kitchen, UnitId } from '../model'
 import { APPROXIMATE_RSD, handfulG, HEAPED_CUP, PACKED_LEAVES, QUALIFIERS, SIZE_FACTORS } from './qualifiers'
+import type { LineMass, MeasureNote } from './massTypes'
 import { GESTURE_RSD, GRAMS_PER, LENGTH_MM, PACK_UNITS, VOLUME_UNITS } from './units'
-
-/** Something about an amount that the cook should know. */
-export interface MeasureNote {
-  readonly code: 'fluid-ounce-guess' | 'no-density' | 'no-piece-mass' | 'liquid-heaped' | 'drained-guess'
-  readonly message: string
-  readonly remedy: string
-}
-
-/** The mass of an amount of a food. `low` and `high` are what a careful reader would accept. */
-export interface LineMass {
-  readonly mass: Measured | null
-  readonly low: number
-  readonly high: number
-  readonly notes: readonly MeasureNote[]
-}
 
 interface TermMass {
   readonly lowG: number

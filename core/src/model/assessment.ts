@@ -51,6 +51,8 @@ export const RatioReading = z.strictObject({
   bestHigh: z.number(),
   high: z.number(),
   state: z.enum(['in', 'drift', 'out']),
+  /** Whether what it rests on is known for all foods, or for a part of the mass only. */
+  known: z.enum(['known', 'partly']),
 })
 export type RatioReading = z.infer<typeof RatioReading>
 
@@ -62,6 +64,7 @@ export const AttributeReading = z.strictObject({
   /** Signed distance to the nearest end of the band; 0 inside it or without a band. */
   gap: z.number(),
   state: z.enum(['in', 'drift', 'out', 'none']),
+  known: z.enum(['known', 'partly']),
 })
 export type AttributeReading = z.infer<typeof AttributeReading>
 
@@ -166,6 +169,8 @@ export const PartAssessment = z.strictObject({
   originalName: z.string().nullable(),
   rawMassG: z.number(),
   cookedMassG: z.number(),
+  /** Its standard deviation: measuring, and how kitchens differ. */
+  cookedSdG: z.number().min(0),
   /** Where the cooked mass comes from. */
   cookedBasis: z.enum(['weighed', 'steps', 'family', 'raw']),
   water: WaterReading,

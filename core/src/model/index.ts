@@ -33,6 +33,17 @@ export {
   VolumeMeasure,
 } from './ingredient'
 export { defaultKitchen, Kitchen, MeasureRegion, Pack, Price, usualEquipment } from './kitchen'
+export {
+  type Agent,
+  type ClassUsual,
+  type Culture,
+  type Facts,
+  type FoodFact,
+  type ParticleFact,
+  REFUSE_PARTS,
+  type RefusePart,
+  type StarchFact,
+} from './facts'
 export type { Allergen, Conversion, Library, ProcessLaw, RateConstant, YieldRow } from './library'
 export {
   Equipment,

@@ -1,3 +1,4 @@
+import type { Facts } from './facts'
 import type { Ingredient } from './ingredient'
 import type { Original } from './original'
 
@@ -78,4 +79,5 @@ export interface Library {
   readonly conversions: readonly Conversion[]
   /** Constants of the unit operations, fitted to the yields table. */
   readonly rates: readonly RateConstant[]
+  readonly facts: Facts
 }

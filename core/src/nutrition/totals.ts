@@ -1,6 +1,6 @@
 import type { ResolvedLine } from '../composition'
-import type { Composition, Ingredient, Kitchen, Totals } from '../model'
-import { type Item, keptOf, type Pool } from '../process'
+import type { Kitchen, Totals } from '../model'
+import { CARRIED_NUTRIENTS, type CarriedNutrient } from '../program'
 
 /** kcal per g. @source Regulation (EU) 1169/2011 Annex XIV */
 export const ENERGY_KCAL_PER_G = {
@@ -12,25 +12,14 @@ export const ENERGY_KCAL_PER_G = {
   organicAcid: 3,
 } as const
 
-const SUMMED = [
-  'proteinG',
-  'fatG',
-  'saturatedFatG',
-  'carbohydrateG',
-  'sugarsG',
-  'fibreG',
-  'sodiumMg',
-  'potassiumMg',
-  'calciumMg',
-  'ironMg',
-  'alcoholG',
-  'organicAcidG',
-] as const satisfies readonly (keyof Composition)[]
-type Summed = (typeof SUMMED)[number]
+const SUMMED = CARRIED_NUTRIENTS
+type Summed = CarriedNutrient
 const NOTHING_KNOWN = Object.fromEntries(SUMMED.map((nutrient) => [nutrient, null])) as Record<Summed, null>
 
 /** A line of more than this share of the mass that lacks a value makes the total a lower bound. @source practice */
 const NOTABLE_SHARE = 0.01
+/** A spoon of these can hold as much as all else: a line without a figure counts however small it is. */
+const CONCENTRATED: ReadonlySet<Summed> = new Set(['sodiumMg'])
 
 /** Sums that can be added to others before they are divided. null = nothing known. */
 export interface Sums {
@@ -40,7 +29,7 @@ export interface Sums {
   readonly atLeast: ReadonlySet<string>
 }
 
-function costOf(lines: readonly ResolvedLine[], kitchen: Kitchen, rawMassG: number) {
+function costOf(lines: readonly ResolvedLine[], kitchen: Kitchen) {
   let cost: number | null = null
   let isPartial = false
   for (const { food, mass } of lines) {
@@ -48,10 +37,13 @@ function costOf(lines: readonly ResolvedLine[], kitchen: Kitchen, rawMassG: numb
     const price =
       food === null ? undefined : kitchen.prices.find(({ ingredientId }) => ingredientId === food.id)
     if (price !== undefined) cost = (cost ?? 0) + (price.price * mass.value) / price.perG
-    else if (food?.foodClass !== 'water' && mass.value > NOTABLE_SHARE * rawMassG) isPartial = true
+    else if (food?.foodClass !== 'water' && mass.value > 0) isPartial = true
   }
   return { cost, isPartial }
 }
+
+const isNotable = (nutrient: Summed, lineG: number, wholeG: number): boolean =>
+  lineG > (CONCENTRATED.has(nutrient) ? 0 : NOTABLE_SHARE * wholeG)
 
 /**
  * Sums a part's lines: nutrients, cost and the mass as added.
@@ -73,58 +65,32 @@ export function sumLines(lines: readonly ResolvedLine[], kitchen: Kitchen): Sums
     for (const nutrient of SUMMED) {
       const per100g = food.per100g[nutrient]
       if (per100g !== null) values[nutrient] = (values[nutrient] ?? 0) + (per100g * mass.value) / 100
-      else if (nutrient !== 'organicAcidG' && mass.value > NOTABLE_SHARE * massG) atLeast.add(nutrient)
+      else if (nutrient !== 'organicAcidG' && isNotable(nutrient, mass.value, massG)) atLeast.add(nutrient)
     }
   }
-  const { cost, isPartial } = costOf(lines, kitchen, massG)
+  const { cost, isPartial } = costOf(lines, kitchen)
   if (isPartial) atLeast.add('cost')
   return { massG, values, cost, atLeast }
-}
-
-/** What carries a nutrient away when a food is drained, pressed or trimmed. */
-const CARRIED_BY: Readonly<Record<Summed, Pool>> = {
-  proteinG: 'solidG',
-  fatG: 'fatG',
-  saturatedFatG: 'fatG',
-  carbohydrateG: 'solidG',
-  sugarsG: 'solubleG',
-  fibreG: 'solidG',
-  sodiumMg: 'saltG',
-  potassiumMg: 'solubleG',
-  calciumMg: 'solidG',
-  ironMg: 'solidG',
-  alcoholG: 'alcoholG',
-  organicAcidG: 'solubleG',
-}
-
-function keptNutrient(food: Ingredient, item: Item, nutrient: Summed): number {
-  const per100g = food.per100g[nutrient] ?? 0
-  if (nutrient !== 'carbohydrateG') return per100g * keptOf(item, CARRIED_BY[nutrient])
-  const sugars = Math.min(food.per100g.sugarsG ?? 0, per100g)
-  return sugars * keptOf(item, 'solubleG') + (per100g - sugars) * keptOf(item, 'solidG')
 }
 
 /**
  * A part's sums after its method: what cooking took away is gone, what it brought in is there.
  * @param raw sums of the lines, for cost and for what is not known
- * @param items what the method left, those of other parts included
+ * @param cooked nutrients that are left, in the order of CARRIED_NUTRIENTS
  * @param taken sums of what came from other parts, each as a share of that part
- * @source retention by what leaves with water, salt and fat: process 1.6, 1.8; practice
  */
 export function sumCooked(
   raw: Sums,
-  items: readonly Item[],
+  cooked: Float64Array,
   taken: readonly { sums: Sums; share: number }[],
 ): Sums {
   const values: Record<Summed, number | null> = { ...NOTHING_KNOWN }
-  for (const item of items) {
-    const { food } = item.source
-    if (food === null) continue
-    for (const nutrient of SUMMED) {
-      if (food.per100g[nutrient] === null) continue
-      values[nutrient] = (values[nutrient] ?? 0) + (keptNutrient(food, item, nutrient) * item.rawG) / 100
-    }
-  }
+  CARRIED_NUTRIENTS.forEach((nutrient, at) => {
+    const left = cooked[at] ?? 0
+    const isStated =
+      left > 0 || raw.values[nutrient] !== null || taken.some(({ sums }) => sums.values[nutrient] !== null)
+    if (isStated) values[nutrient] = left
+  })
   const atLeast = new Set(raw.atLeast)
   let { cost, massG } = raw
   for (const { sums, share } of taken) {

@@ -9,19 +9,19 @@ const isAddedOil = ({ foodClass, per100g }: Ingredient): boolean =>
   foodClass === 'fat' && (per100g.fatG ?? 0) > 50
 
 /** Exclusions that name a kind of food and not one allergen. */
-const GROUPS: Readonly<Record<string, (food: Ingredient) => boolean>> = {
+const GROUPS: Readonly<Record<string, (food: Ingredient, library: Library) => boolean>> = {
   gluten: ({ allergens }) => allergens.some((id) => id.startsWith('gluten-')),
   'tree-nuts': ({ allergens }) => allergens.some((id) => id.startsWith('tree-nut-') || id === 'pine-nut'),
   nuts: ({ allergens }) =>
     allergens.some((id) => id.startsWith('tree-nut-') || id === 'pine-nut' || id === 'peanut'),
   animal: isAnimal,
   'added-oil': isAddedOil,
-  'nutritional-yeast': ({ id }) => id.startsWith('nutritional-yeast'),
+  'nutritional-yeast': ({ id }, { facts }) => facts.foods.get(id)?.traits.has('nutritional-yeast') ?? false,
 }
 
 /** Whether a food is of an excluded allergen, group, diet mark or ingredient id. */
-export const isExcluded = (food: Ingredient, exclusion: string): boolean =>
-  GROUPS[exclusion]?.(food) ?? (food.id === exclusion || food.allergens.includes(exclusion))
+export const isExcluded = (food: Ingredient, exclusion: string, library: Library): boolean =>
+  GROUPS[exclusion]?.(food, library) ?? (food.id === exclusion || food.allergens.includes(exclusion))
 
 const exclusionName = (id: string, library: Library): string =>
   library.allergens.get(id)?.name ?? id.replaceAll('-', ' ')
@@ -34,7 +34,7 @@ export function exclusionFindings(
 ): Found[] {
   return foods.flatMap(({ food, lineId }) =>
     excluded
-      .filter((exclusion) => isExcluded(food, exclusion))
+      .filter((exclusion) => isExcluded(food, exclusion, library))
       .map((exclusion): Found => ({
         rule: 'allergen-conflict',
         severity: 'stop',
@@ -46,9 +46,9 @@ export function exclusionFindings(
 }
 
 /** Diets that hold for every food of a dish. Empty when some line is not known: nothing is claimed then. */
-export function dietsOf(foods: readonly Ingredient[], hasUnknown: boolean): string[] {
+export function dietsOf(foods: readonly Ingredient[], hasUnknown: boolean, library: Library): string[] {
   if (hasUnknown || foods.length === 0) return []
-  const none = (exclusion: string): boolean => !foods.some((food) => isExcluded(food, exclusion))
+  const none = (exclusion: string): boolean => !foods.some((food) => isExcluded(food, exclusion, library))
   const diets: readonly (readonly [string, boolean])[] = [
     ['plant-based', none('animal')],
     ['gluten-free', none('gluten')],

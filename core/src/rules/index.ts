@@ -1,6 +1,7 @@
 export { dietsOf, exclusionFindings, isAnimal, isExcluded, limitFindings } from './aim'
 export { byHarm, findingKey, type Found } from './finding'
 export { lineFindings } from './lines'
+export { runFindings } from './run'
 export { safetyFindings } from './safety'
 export { lineSlips } from './lineSlips'
 export { listAgainstSteps, usedUnlisted } from './methodSlips'

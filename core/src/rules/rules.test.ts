@@ -135,18 +135,18 @@ describe('aim', () => {
   })
 
   it('claims diets only where every food is known', () => {
-    expect(dietsOf([beans, salt], false)).toEqual([
+    expect(dietsOf([beans, salt], false, testLibrary)).toEqual([
       'plant-based',
       'gluten-free',
       'soy-free',
       'nut-free',
       'no-added-oil',
     ])
-    expect(dietsOf([beans, gluten, oil], false)).toEqual(['plant-based', 'soy-free', 'nut-free'])
-    expect(dietsOf([beans, egg], false)).not.toContain('plant-based')
-    expect(dietsOf([beans], true)).toEqual([])
-    expect(dietsOf([], false)).toEqual([])
-    expect(isExcluded(walnut, 'tree-nuts')).toBe(true)
+    expect(dietsOf([beans, gluten, oil], false, testLibrary)).toEqual(['plant-based', 'soy-free', 'nut-free'])
+    expect(dietsOf([beans, egg], false, testLibrary)).not.toContain('plant-based')
+    expect(dietsOf([beans], true, testLibrary)).toEqual([])
+    expect(dietsOf([], false, testLibrary)).toEqual([])
+    expect(isExcluded(walnut, 'tree-nuts', testLibrary)).toBe(true)
   })
 })
 

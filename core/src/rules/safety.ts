@@ -1,5 +1,5 @@
 import type { ResolvedLine } from '../composition'
-import type { MethodRun } from '../process'
+import type { PartRun } from '../process'
 import type { Found } from './finding'
 
 const LOCAL_CODE = 'Follow your local food code.'
@@ -71,13 +71,13 @@ const NOTABLE_G: Readonly<Record<string, number>> = {
 /** Raw pulses: where a method cooks them, its own rules judge how well. */
 const JUDGED_BY_METHOD: ReadonlySet<string> = new Set(['raw-kidney-bean', 'raw-pulse'])
 
-const isCooked = (lineId: string, method: MethodRun | null): boolean =>
+const isCooked = (lineId: string, method: PartRun | null): boolean =>
   method?.trace.some(({ spec, holds }) =>
     spec?.medium === 'liquid' || spec?.medium === 'pressure' ? holds.some(({ id }) => id === lineId) : false,
   ) ?? false
 
 /** The usual cautions for the raw and the risky among the lines. One a caution, on its first line. */
-export function safetyFindings(lines: readonly ResolvedLine[], method: MethodRun | null = null): Found[] {
+export function safetyFindings(lines: readonly ResolvedLine[], method: PartRun | null = null): Found[] {
   const seen = new Set<string>()
   return lines.flatMap(({ food, mass, line }): Found[] => {
     if (food === null) return []

@@ -1,6 +1,6 @@
 import type { ResolvedLine } from '../composition'
 import type { RatioReading } from '../model'
-import type { FamilyModel } from '../texture'
+import type { FamilyTable } from '../texture'
 import type { Found } from './finding'
 
 const shown = (value: number, unit: string): string =>
@@ -8,12 +8,12 @@ const shown = (value: number, unit: string): string =>
 
 /** Ratios out of what works, and ratios that spoons make uncertain across a bound. */
 export function ratioFindings(
-  model: FamilyModel,
+  table: FamilyTable,
   ratios: readonly RatioReading[],
   lines: readonly ResolvedLine[],
 ): Found[] {
   return ratios.flatMap((ratio): Found[] => {
-    const definition = model.ratios.find(({ id }) => id === ratio.id)
+    const definition = table.ratios.find(({ id }) => id === ratio.id)
     if (definition === undefined) return []
     const { value, low, high, bestLow, bestHigh, unit, label, sd } = ratio
     if (ratio.state === 'out') {

@@ -1,6 +1,6 @@
 import { resolveLines } from '../composition'
 import type { Dish, Kitchen, Library } from '../model'
-import { isHeating } from '../process'
+import { isHeating } from '../program'
 
 /** What does not scale with the amounts. */
 export interface ScaleNote {

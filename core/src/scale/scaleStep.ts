@@ -1,5 +1,5 @@
 import type { Step, Until } from '../model'
-import { rereadStep } from '../process'
+import { rereadStep } from '../reading'
 
 const UNITS = String.raw`(?:kg|g|grams?|ml|mL|l|L|litres?|liters?|cups?|tbsp|tablespoons?|tsp|teaspoons?|oz|lb)`
 /** Amounts of food that a step's words state. What each piece weighs stays: "shape 90 g patties", "30 g each". */

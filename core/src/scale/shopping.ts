@@ -1,6 +1,6 @@
 import { resolveLines } from '../composition'
 import type { Dish, Ingredient, Kitchen, Library } from '../model'
-import { conversionOf, converted, type Converted } from '../process'
+import { conversionOf, converted, type Converted } from '../composition'
 
 /** What to buy of one food: its mass, packs and what is left of them, and the dry food it is cooked from. */
 export interface ShoppingItem {

@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { addInto, batchPerGram, emptyBatch } from '../composition'
 import { cornStarch, water } from '../../test/foods'
-import { fall, peak, rise, softPlus } from './responses'
+import { runMix } from '../../test/mixes'
+import { fall, peak, rise, smoothFloor } from './responses'
 import { emulsionFactor, starchViscosity, suspensionFactor, thickness, viscosityPaS } from './viscosity'
 import { waterBudget } from './water'
 
@@ -18,27 +19,34 @@ describe('response shapes', () => {
     expect(peak(0, 2, 5, 9)).toBe(0)
   })
 
-  it('softPlus is never below max(0, x), nor far above it', () => {
+  it('the smooth floor is nothing up to 0, and never above x or far below it', () => {
     fc.assert(
       fc.property(
         fc.double({ min: -500, max: 500, noNaN: true }),
         fc.double({ min: 0.1, max: 20, noNaN: true }),
         (x, scale) => {
-          const value = softPlus(x, scale)
-          expect(value).toBeGreaterThanOrEqual(Math.max(0, x) - 1e-9)
-          expect(value).toBeLessThanOrEqual(Math.max(0, x) + scale * Math.LN2 + 1e-9)
+          const value = smoothFloor(x, scale)
+          expect(value).toBeLessThanOrEqual(Math.max(0, x))
+          expect(value).toBeGreaterThanOrEqual(Math.max(0, x - scale) - 1e-9)
+          if (x <= 0) expect(value).toBe(0)
         },
       ),
     )
   })
 })
 
-const starchSauce = (pct: number) => {
-  const batch = emptyBatch()
-  addInto(batch, batchPerGram(cornStarch), pct)
-  addInto(batch, batchPerGram(water), 100 - pct)
-  return viscosityPaS(batch)
-}
+/** Corn starch in water, brought to the boil; % of the sauce. */
+const starchSauce = (pct: number, steps: readonly string[] = ['Heat the starch and water to 95 °C.']) =>
+  viscosityPaS(
+    runMix(
+      [
+        [cornStarch, pct * 10],
+        [water, 1000 - pct * 10],
+      ],
+      1,
+      steps,
+    ).state,
+  )
 
 describe('viscosity', () => {
   // Corn starch in water, % of the sauce, and the consistency band it is used for (practice)
@@ -53,6 +61,10 @@ describe('viscosity', () => {
     expect(starchSauce(pct)).toBeLessThan(high * 1.2)
   })
 
+  it('of raw starch is that of thin milk', () => {
+    expect(starchSauce(4, ['Mix the starch and water.'])).toBeLessThan(0.2 * starchSauce(4))
+  })
+
   it('grows with starch, particles and fat', () => {
     fc.assert(
       fc.property(
@@ -61,7 +73,7 @@ describe('viscosity', () => {
         (x, more) => {
           expect(starchViscosity(x + more)).toBeGreaterThanOrEqual(starchViscosity(x))
           expect(suspensionFactor(x + more)).toBeGreaterThanOrEqual(suspensionFactor(x))
-          expect(emulsionFactor(x + more)).toBeGreaterThan(emulsionFactor(x))
+          expect(emulsionFactor(x + more)).toBeGreaterThanOrEqual(emulsionFactor(x))
         },
       ),
     )

@@ -1,14 +1,14 @@
 import type { FamilyId } from '../model'
-import { coatingSauce } from './coatingSauce'
-import { crumble } from './crumble'
-import type { FamilyModel } from './family'
+import type { FamilyTable } from './family'
+import { coatingSauce } from './tables/coatingSauce'
+import { crumble } from './tables/crumble'
 
-const MODELS: readonly FamilyModel[] = [crumble, coatingSauce]
-const BY_ID: ReadonlyMap<FamilyId, FamilyModel> = new Map(MODELS.map((model) => [model.id, model]))
+const TABLES: readonly FamilyTable[] = [crumble, coatingSauce]
+const BY_ID: ReadonlyMap<FamilyId, FamilyTable> = new Map(TABLES.map((table) => [table.id, table]))
 
-/** How a family is judged; null for the families that have no model yet. */
-export const familyModel = (id: FamilyId | null): FamilyModel | null =>
+/** How a family is judged; null for the families that have no table yet. */
+export const familyTable = (id: FamilyId | null): FamilyTable | null =>
   id === null ? null : (BY_ID.get(id) ?? null)
 
 /** The families that are judged. */
-export const modelledFamilies = (): FamilyId[] => MODELS.map(({ id }) => id)
+export const judgedFamilies = (): FamilyId[] => TABLES.map(({ id }) => id)

@@ -1,13 +1,33 @@
-export { familyModel, modelledFamilies } from './families'
+export { attributeEquation, attributeSource, ratioEquation } from './equation'
+export { familyTable, judgedFamilies } from './families'
 export {
-  type AttributeModel,
-  type FamilyModel,
-  partState,
-  type PartState,
-  type RatioModel,
+  type AttributeTable,
+  attributeValue,
+  type Calibration,
+  type Calibrations,
+  type FamilyTable,
+  type RatioTable,
+  type Term,
   type Window,
+  windowOf,
 } from './family'
-export { BAND_HALF_WIDTH, distanceTo, perturbed, readFamily, type Readings } from './readings'
-export { fall, peak, rise, softPlus } from './responses'
-export { emulsionFactor, starchViscosity, suspensionFactor, thickness, viscosityPaS } from './viscosity'
+export { type Input, type InputId, INPUTS, inputOf, type Served } from './inputs'
+export {
+  BAND_HALF_WIDTH,
+  distanceTo,
+  readFamily,
+  type Readings,
+  served,
+  type Values,
+  valuesOf,
+} from './readings'
+export { fall, peak, rise, smoothFloor } from './responses'
+export {
+  emulsionFactor,
+  starchViscosity,
+  suspensionFactor,
+  thickness,
+  viscosityAt,
+  viscosityPaS,
+} from './viscosity'
 export { waterBudget, type WaterBudget, waterSlack } from './water'

@@ -1,6 +1,8 @@
-import { addInto, type Batch, batchPerGram, type PerGram, type ResolvedLine } from '../composition'
-import type { AttributeReading, Ingredient, Original, RatioReading } from '../model'
-import { type FamilyModel, partState, type PartState, type Window } from './family'
+import type { AttributeReading, Original, RatioReading } from '../model'
+import type { PartState } from '../process'
+import { attributeValue, type Calibrations, type FamilyTable, type Window, windowOf } from './family'
+import { type InputId, inputOf, type Knowledge, type Served } from './inputs'
+import { waterBudget } from './water'
 
 /** Distance from a target that trained cooks do not repeat: the band around it. @source repeatability of 3 to 5 cooks; practice */
 export const BAND_HALF_WIDTH = 1
@@ -8,8 +10,44 @@ export const BAND_HALF_WIDTH = 1
 const WELL_OUTSIDE = 1
 /** A gap that rounds to 0.0 is none. */
 const LEAST_GAP = 0.05
-/** Lines whose sd moves the part by less than this share are not worth propagating. */
-const NEGLIGIBLE_SHARE = 1e-3
+/** Known for less of the mass than this, a reading is said to be partly known, and widened. */
+const WELL_KNOWN = 0.9
+/** Known for less than this, there is no reading. */
+const LEAST_KNOWN = 0.5
+/** What the unknown rest can do to an attribute, points, and to a ratio, share of its window. Practice. */
+const UNKNOWN_POINTS = 5
+const UNKNOWN_WINDOWS = 1
+
+/** The values of a family's ratios and attributes for one state. */
+export interface Values {
+  readonly ratios: Float64Array
+  readonly attributes: Float64Array
+}
+
+/** A part as it is served: at the original's temperature, else at the family's usual one. */
+export const served = (table: FamilyTable, state: PartState, original: Original | null): Served => ({
+  state,
+  water: waterBudget(state.mixed, Math.max(0, state.mixed.waterG - state.cooked.waterG)),
+  servingC: original?.servingTempC ?? table.servingC,
+})
+
+/** Ratios and attributes of a state: every input once. */
+export function valuesOf(table: FamilyTable, at: Served, calibrations: Calibrations = new Map()): Values {
+  const known = new Map<InputId, number>()
+  const valueOf = (id: InputId): number => {
+    const found = known.get(id)
+    if (found !== undefined) return found
+    const value = inputOf(id).value(at)
+    known.set(id, value)
+    return value
+  }
+  return {
+    ratios: Float64Array.from(table.ratios, ({ input }) => valueOf(input)),
+    attributes: Float64Array.from(table.attributes, (attribute) =>
+      attributeValue(attribute, valueOf, calibrations.get(attribute.id) ?? null),
+    ),
+  }
+}
 
 export interface Readings {
   readonly ratios: RatioReading[]
@@ -21,100 +59,111 @@ const windowState = (value: number, { low, bestLow, bestHigh, high }: Window): R
   return value >= low && value <= high ? 'drift' : 'out'
 }
 
-/**
- * Changes one line's mass after another in the same two batches, cooked to the same share of the mass.
- * What a call returns is good until the next call: 40 lines would else copy the whole part 80 times.
- */
-function perturber(state: PartState): (food: Ingredient, deltaG: number) => PartState {
-  const raw: Batch = { ...state.raw }
-  const cooked: Batch = { ...state.raw }
-  let touched: PerGram = []
-  return (food, deltaG) => {
-    for (const [field] of touched) {
-      raw[field] = state.raw[field]
-      cooked[field] = state.raw[field]
-    }
-    touched = batchPerGram(food)
-    addInto(raw, touched, deltaG)
-    for (const [field] of touched) cooked[field] = raw[field]
-    const share = state.raw.massG > 0 ? raw.massG / state.raw.massG : 1
-    const evaporatedG = Math.max(0, Math.min(raw.waterG, state.water.cookedOffG * share))
-    cooked.massG = raw.massG - evaporatedG
-    cooked.waterG = Math.max(0, raw.waterG - evaporatedG)
-    return partState(raw, cooked)
-  }
-}
-
-/** The state with a line's mass changed by `deltaG`, cooked to the same share of its mass. */
-export function perturbed(state: PartState, line: ResolvedLine, deltaG: number): PartState {
-  return line.food === null ? state : perturber(state)(line.food, deltaG)
-}
-
 function reachOf(
   reading: number,
   original: Original | null,
   id: AttributeReading['id'],
   sd: number,
+  known: AttributeReading['known'],
 ): AttributeReading {
   const goal = original?.attributes[id]
-  if (goal === undefined) return { id, value: reading, sd, target: null, gap: 0, state: 'none' }
+  if (goal === undefined) return { id, value: reading, sd, target: null, gap: 0, state: 'none', known }
   const target = { low: Math.max(0, goal - BAND_HALF_WIDTH), high: Math.min(10, goal + BAND_HALF_WIDTH) }
   const beyond =
     reading < target.low ? reading - target.low : reading > target.high ? reading - target.high : 0
   const gap = Math.abs(beyond) < LEAST_GAP ? 0 : beyond
   const state = gap === 0 ? 'in' : Math.abs(gap) <= WELL_OUTSIDE ? 'drift' : 'out'
-  return { id, value: reading, sd, target, gap, state }
+  return { id, value: reading, sd, target, gap, state, known }
+}
+
+/** For how much of the mass what some inputs rest on is known, 0 to 1. */
+function knownShare(inputs: readonly InputId[], { coverage }: PartState): number {
+  let least = coverage.composition
+  for (const id of inputs) {
+    const knows: Knowledge = inputOf(id).knows
+    if (knows === 'sodium') least = Math.min(least, coverage.sodium)
+    else if (knows === 'umami') least = Math.min(least, coverage.umami)
+  }
+  return least
+}
+
+/** What foods without a figure of their own may add, as changed batches. */
+function guesses({ cooked, coverage }: PartState): PartState['cooked'][] {
+  const found: PartState['cooked'][] = []
+  if (coverage.glutamateSdMg > 0)
+    found.push({ ...cooked, glutamateMg: cooked.glutamateMg + coverage.glutamateSdMg })
+  // A uniform range from none to the most has this standard deviation about its lower half.
+  if (coverage.sodiumMostMg > 0)
+    found.push({ ...cooked, sodiumMg: cooked.sodiumMg + coverage.sodiumMostMg / 2 })
+  return found
 }
 
 /**
- * Ratios and attributes of a part with their standard deviations: the model's own and that of measuring each line.
- * @param lines resolved lines of the part: each notable sd is carried through by a forward difference
+ * Ratios and attributes of a part with their standard deviations: the model's own, that of measuring each line, that of
+ * how kitchens differ in each step, and that of what is not known of the foods.
+ *
+ * @param neighbours states with one scatter applied, each read before the next is asked for
  */
 export function readFamily(
-  model: FamilyModel,
+  table: FamilyTable,
   state: PartState,
-  lines: readonly ResolvedLine[],
+  neighbours: Iterable<PartState>,
   original: Original | null,
+  calibrations: Calibrations = new Map(),
 ): Readings {
-  const ratioValues = model.ratios.map(({ value }) => value(state))
-  const attributeValues = model.attributes.map(({ value }) => value(state))
-  const ratioVariance = ratioValues.map(() => 0)
-  const attributeVariance = model.attributes.map(({ sd }) => sd * sd)
-  const change = perturber(state)
-  for (const line of lines) {
-    const sd = line.mass?.sd ?? 0
-    if (
-      line.food === null ||
-      sd < NEGLIGIBLE_SHARE * state.raw.massG * (line.food.foodClass === 'salt' ? 0.05 : 1)
-    )
-      continue
-    const moved = change(line.food, sd)
-    model.ratios.forEach(({ value }, at) => {
-      ratioVariance[at] = (ratioVariance[at] ?? 0) + (value(moved) - (ratioValues[at] ?? 0)) ** 2
+  const at = served(table, state, original)
+  const now = valuesOf(table, at, calibrations)
+  const ratioVariance = new Float64Array(table.ratios.length)
+  const attributeVariance = Float64Array.from(
+    table.attributes,
+    ({ id, sd }) => (calibrations.get(id)?.sd ?? sd) ** 2,
+  )
+  const add = (values: Values): void => {
+    values.ratios.forEach((value, index) => {
+      ratioVariance[index] = (ratioVariance[index] ?? 0) + (value - (now.ratios[index] ?? 0)) ** 2
     })
-    model.attributes.forEach(({ value }, at) => {
-      attributeVariance[at] = (attributeVariance[at] ?? 0) + (value(moved) - (attributeValues[at] ?? 0)) ** 2
+    values.attributes.forEach((value, index) => {
+      attributeVariance[index] = (attributeVariance[index] ?? 0) + (value - (now.attributes[index] ?? 0)) ** 2
     })
   }
+  for (const neighbour of neighbours) add(valuesOf(table, served(table, neighbour, original), calibrations))
+  for (const cooked of guesses(state))
+    add(valuesOf(table, { ...at, state: { ...state, cooked } }, calibrations))
+  const isGuessed = state.coverage.glutamateSdMg > GUESSED_SHARE * state.cooked.glutamateMg
   return {
-    ratios: model.ratios.map(({ id, label, unit, window }, at) => {
-      const value = ratioValues[at] ?? 0
-      const bounds = window(original)
-      return {
-        id,
-        label,
-        value,
-        sd: Math.sqrt(ratioVariance[at] ?? 0),
-        unit,
-        ...bounds,
-        state: windowState(value, bounds),
-      }
+    ratios: table.ratios.flatMap((ratio, index): RatioReading[] => {
+      const share = knownShare([ratio.input], state)
+      if (share < LEAST_KNOWN) return []
+      const value = now.ratios[index] ?? 0
+      const bounds = windowOf(ratio, original)
+      const unknown = share < WELL_KNOWN ? UNKNOWN_WINDOWS * (1 - share) * (bounds.high - bounds.low) : 0
+      return [
+        {
+          id: ratio.id,
+          label: ratio.label,
+          value,
+          sd: Math.hypot(Math.sqrt(ratioVariance[index] ?? 0), unknown),
+          unit: ratio.unit,
+          ...bounds,
+          state: windowState(value, bounds),
+          known: share < WELL_KNOWN ? 'partly' : 'known',
+        },
+      ]
     }),
-    attributes: model.attributes.map(({ id }, at) =>
-      reachOf(attributeValues[at] ?? 0, original, id, Math.sqrt(attributeVariance[at] ?? 0)),
-    ),
+    attributes: table.attributes.flatMap(({ id, terms }, index): AttributeReading[] => {
+      const inputs = terms.map(({ input }) => input)
+      const share = knownShare(inputs, state)
+      if (share < LEAST_KNOWN) return []
+      const unknown = share < WELL_KNOWN ? UNKNOWN_POINTS * (1 - share) : 0
+      const sd = Math.hypot(Math.sqrt(attributeVariance[index] ?? 0), unknown)
+      const isPartly =
+        share < WELL_KNOWN || (isGuessed && inputs.some((one) => inputOf(one).knows === 'umami'))
+      return [reachOf(now.attributes[index] ?? 0, original, id, sd, isPartly ? 'partly' : 'known')]
+    }),
   }
 }
+/** More of the glutamate than this guessed by class, umami is said to be partly known. */
+const GUESSED_SHARE = 0.5
 
 /**
  * Importance-weighted distance to the original over the attributes that are predicted.

@@ -16,8 +16,5 @@ export function peak(x: number, low: number, best: number, high: number): number
   return Math.exp(-Math.LN2 * (Math.log(x / best) / side) ** 2)
 }
 
-/** Smooth max(0, x): differs from it by less than `scale` near 0. */
-export function softPlus(x: number, scale: number): number {
-  const ratio = x / scale
-  return ratio > 30 ? x : scale * Math.log1p(Math.exp(ratio))
-}
+/** max(0, x) without a corner: 0 up to 0, x - scale far above it. Nothing is there where there is nothing. */
+export const smoothFloor = (x: number, scale: number): number => (x <= 0 ? 0 : (x * x) / (x + scale))

@@ -1,48 +1,44 @@
-import type { Batch, BatchField } from '../composition'
-
-/**
- * Swollen volume of a heated starch, mL per g, in excess water at 90 C. Pulse and nut starch stays partly in its cells.
- * @source Evans and Haisman 1979 for the model; values practice, to be calibrated by a line-spread test
- */
-export const STARCH_SWELLING_ML_PER_G: Partial<Record<BatchField, number>> = {
-  potatoStarchG: 60,
-  tapiocaStarchG: 45,
-  arrowrootStarchG: 40,
-  maizeStarchG: 20,
-  wheatStarchG: 15,
-  riceStarchG: 18,
-  oatStarchG: 9,
-  cerealStarchG: 12,
-  pulseFlourStarchG: 7,
-  pulseStarchG: 4,
-  nutStarchG: 7,
-  rootStarchG: 8,
-}
-
-/** Hydrated volume of dry particle solids, mL per g. Practice. */
-export const SOLIDS_VOLUME_ML_PER_G: Partial<Record<BatchField, number>> = {
-  nutSolidsG: 2,
-  pulseSolidsG: 3,
-  soySolidsG: 4.5,
-  milkSolidsG: 1.6,
-  vegetableSolidsG: 7,
-  fungalSolidsG: 5,
-  cerealSolidsG: 3,
-  otherSolidsG: 1.5,
-}
+import type { PartState } from '../process'
 
 /** Water at 60 C, Pa.s. */
 const WATER_PA_S = 0.00047
-/** Closest packing of irregular particles, and their shape factor. @source Krieger and Dougherty 1959; k practice */
-const PACKING = 0.62
-const SHAPE = 1.4
-/** Above this the suspension is a paste: the model stops there instead of diverging. */
-const MOST_PARTICLES = 0.55
-/** Density of the wet phase, g per mL. */
+/** Density of the wet phase, and of fat, g per mL. */
 const DENSITY = 1.04
+const FAT_DENSITY = 0.92
+/**
+ * Thickness that fine particles give a liquid: log10 of the relative viscosity by their hydrated volume fraction.
+ * @source the nut and bean columns of the consistency bands (pouring, coating, thick, dip, spread); practice
+ */
+const PARTICLES: readonly (readonly [phi: number, log10: number])[] = [
+  [0, 0],
+  [0.1, 0.3],
+  [0.2, 0.9],
+  [0.276, 1.63],
+  [0.345, 2.33],
+  [0.43, 2.8],
+  [0.55, 3.33],
+  [0.69, 3.93],
+  [0.86, 4.5],
+]
+/** Nut starch swells in its kernels when they are heated: cashew cream thickens 2 to 4 times. Practice. */
+const HEATED_KERNELS = 1.5
 /** Gums multiply the liquid's viscosity by exp(k c), c in % of the mass. Practice, for 50 1/s. */
 const GUM_EXPONENT_PER_PCT = 6
 const MOST_GUM_EXPONENT = 9
+/** Agents that gel thicken a hot liquid by this share of what a thickener does. Practice. */
+const GELLING_SHARE = 0.1
+const MOST_STARCH_PA_S = 200
+/** Droplets pack this close; past the last they no longer flow as drops. @source Krieger and Dougherty 1959 form, 1 + 2.5 phi + 10 phi^2 at low phi */
+const DROPLETS_PACK = 0.76
+const DROPLETS_POWER = 1.9
+const MOST_DROPLETS = 0.72
+/** Warm liquids thin: K. @source Ea 15 to 30 kJ/mol; practice */
+const ACTIVATION_K = 2646
+const REFERENCE_K = 333
+const KELVIN = 273.15
+/** Amylose sets below this and thickens the paste so much. @source 1.5 to 5 times; practice */
+const AMYLOSE_SETS_C = 45
+const AMYLOSE_TIMES = 1.5
 
 /**
  * Viscosity that heated starch gives to water, Pa.s at 60 C and 50 1/s, from its swollen volume fraction cQ.
@@ -54,39 +50,60 @@ export function starchViscosity(swollenFraction: number): number {
   const knee = -0.585
   const atKnee = 0.2 + 4.22 * knee + 2.84 * knee * knee
   const slope = 4.22 + 2 * 2.84 * knee
-  return 10 ** (x < knee ? atKnee + slope * (x - knee) : 0.2 + 4.22 * x + 2.84 * x * x)
+  const paS = 10 ** (x < knee ? atKnee + slope * (x - knee) : 0.2 + 4.22 * x + 2.84 * x * x)
+  return (MOST_STARCH_PA_S * paS) / (MOST_STARCH_PA_S + paS)
 }
 
-const weighted = (batch: Batch, weights: Partial<Record<BatchField, number>>): number => {
-  let sum = 0
-  for (const field in weights) sum += batch[field as BatchField] * (weights[field as BatchField] ?? 0)
-  return sum
-}
-
-/** Krieger-Dougherty relative viscosity of a suspension of irregular particles. */
+/** Relative viscosity of a suspension of soft, irregular particles. @param fraction hydrated volume fraction, 0 upward */
 export function suspensionFactor(fraction: number): number {
-  const packed = Math.min(fraction, MOST_PARTICLES) / PACKING
-  return (1 - packed) ** (-2.5 * PACKING * SHAPE)
+  let low = PARTICLES[0] ?? [0, 0]
+  for (const point of PARTICLES) {
+    if (point[0] >= fraction) {
+      const span = point[0] - low[0]
+      const share = span > 0 ? (fraction - low[0]) / span : 0
+      return 10 ** (low[1] + share * (point[1] - low[1]))
+    }
+    low = point
+  }
+  return 10 ** low[1]
 }
 
-/** Dilute to semi-dilute emulsion of fat droplets: 1 + 2.5 phi + 10 phi^2. */
-export const emulsionFactor = (fraction: number): number => 1 + 2.5 * fraction + 10 * fraction * fraction
+/** Relative viscosity of an emulsion by the volume fraction of its droplets. */
+export const emulsionFactor = (fraction: number): number =>
+  (1 - Math.min(fraction, MOST_DROPLETS) / DROPLETS_PACK) ** -DROPLETS_POWER
 
 /**
- * Apparent viscosity of a sauce, starch fully heated, particles blended fine.
+ * Apparent viscosity of a sauce: particles as fine as they were blended, starch as far as it swelled, fat as far as it is
+ * in droplets, gums as far as they dissolved.
  *
- * @param batch the cooked sauce
  * @returns Pa.s at 60 C and 50 1/s; good to about half a decade before it is calibrated
  * @source suspension in a thickened liquid: Krieger and Dougherty 1959, Evans and Haisman 1979; constants practice
  */
-export function viscosityPaS(batch: Batch): number {
-  if (batch.massG <= 0) return 0
-  const volumeML = batch.massG / DENSITY
-  const starch = starchViscosity(weighted(batch, STARCH_SWELLING_ML_PER_G) / volumeML)
-  const gum = Math.exp(Math.min(MOST_GUM_EXPONENT, (GUM_EXPONENT_PER_PCT * 100 * batch.gumG) / batch.massG))
-  const particles = weighted(batch, SOLIDS_VOLUME_ML_PER_G) / volumeML
-  const droplets = batch.fatG / 0.92 / volumeML
-  return (WATER_PA_S * gum + starch) * suspensionFactor(particles) * emulsionFactor(Math.min(0.6, droplets))
+export function viscosityPaS({ cooked, particles, starch, emulsifiedFatG, agents }: PartState): number {
+  const { massG } = cooked
+  if (massG <= 0) return 0
+  const volumeMl = massG / DENSITY
+  const phi = particles.volumeMl / volumeMl
+  let gumG = 0
+  for (const { family, activeG } of agents) gumG += activeG * (family === 'thickener' ? 1 : GELLING_SHARE)
+  const gum = Math.exp(Math.min(MOST_GUM_EXPONENT, (GUM_EXPONENT_PER_PCT * 100 * gumG) / massG))
+  const liquidMl = Math.max(0.2 * volumeMl, volumeMl - particles.volumeMl)
+  const paste = starchViscosity(starch.swollenMl / liquidMl)
+  const droplets = Math.max(0, emulsifiedFatG - particles.innerFatG) / FAT_DENSITY / volumeMl
+  const kernels = 1 + HEATED_KERNELS * particles.heatedKernels * Math.min(1, phi / 0.1)
+  return (WATER_PA_S * gum * suspensionFactor(phi) * kernels + paste) * emulsionFactor(droplets)
+}
+
+/**
+ * The same at the temperature at which it is served: warm liquids thin, amylose sets when it cools.
+ * @param servingC 0 to 100
+ */
+export function viscosityAt(state: PartState, servingC: number): number {
+  const at60 = viscosityPaS(state)
+  const warmth = Math.exp(ACTIVATION_K * (1 / (servingC + KELVIN) - 1 / REFERENCE_K))
+  const isPaste = state.starch.swollenG > 0 ? state.starch.amyloseG / state.starch.swollenG : 0
+  const set = 1 / (1 + Math.exp((servingC - AMYLOSE_SETS_C) / 4))
+  return at60 * warmth * (1 + AMYLOSE_TIMES * isPaste * set)
 }
 
 /** Thickness on the 0 to 10 kitchen scale. @source kitchen measurement P9c: 5.8 + 2.2 log10(eta); practice */

@@ -1,5 +1,5 @@
 import type { Batch } from '../composition'
-import { softPlus } from './responses'
+import { smoothFloor } from './responses'
 
 /** Where a part's water is once it is cooked. g, summing to the raw water. */
 export interface WaterBudget {
@@ -25,7 +25,7 @@ const RELEASE_SOFTNESS = 0.02
  */
 export function waterBudget(raw: Batch, cookedOffG: number): WaterBudget {
   if (raw.waterG <= 0 || raw.massG <= 0) return { totalG: 0, heldG: 0, freeG: 0, cookedOffG: 0 }
-  const released = softPlus(raw.releasedHotG - raw.uptakeHotG, RELEASE_SOFTNESS * raw.massG)
+  const released = smoothFloor(raw.releasedHotG - raw.uptakeHotG, RELEASE_SOFTNESS * raw.massG)
   const left = Math.max(0, 1 - cookedOffG / raw.waterG)
   const freeG = Math.min(released * left ** FREE_FIRST_POWER, raw.waterG - cookedOffG)
   return { totalG: raw.waterG, heldG: raw.waterG - cookedOffG - freeG, freeG, cookedOffG }

@@ -1,7 +1,9 @@
 import { writeFileSync } from 'node:fs'
-import { fitRates, lawOf } from '@frijol/core/process'
+import { fitRates } from '@frijol/core/process'
+import { lawOf } from '@frijol/core/program'
 import type { Allergen, Conversion } from '@frijol/core/model'
 import { readPublicTable } from './composition'
+import { readFacts } from './facts'
 import { joinIngredients } from './ingredients'
 import { originalFrom } from './originals'
 import { provenancePage } from './provenance'
@@ -43,6 +45,7 @@ const conversions = readTable(data('conversions.csv')).map((row): Conversion => 
 const foods = new Map(ingredients.map((ingredient) => [ingredient.id, ingredient]))
 const yields = readYields(data('yields.csv'), foods)
 const rates = fitRates(yields, cookedWater(conversions, foods))
+const facts = readFacts(new Set(foods.keys()))
 const originals = readTable(data('originals.csv')).map(originalFrom)
 
 const known = new Set(allergens.map(({ id }) => id))
@@ -79,7 +82,7 @@ if (faults.length > 0) {
 const sorted = [...ingredients].sort((a, b) => a.id.localeCompare(b.id))
 writeFileSync(
   new URL('../generated/library.json', import.meta.url),
-  `${JSON.stringify({ ingredients: sorted, originals, allergens, conversions, rates })}\n`,
+  `${JSON.stringify({ ingredients: sorted, originals, allergens, conversions, rates, facts })}\n`,
 )
 writeFileSync(
   new URL('../../../docs/library-provenance.md', import.meta.url),

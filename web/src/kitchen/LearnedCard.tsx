@@ -1,5 +1,5 @@
 import type { Kitchen, Observation } from '@frijol/core/model'
-import { fitOf, specOf } from '@frijol/core/process'
+import { fitOf, specOf } from '@frijol/core/program'
 import { forgetLearned } from '../store'
 import { Button, Card, CardTitle } from '../ui'
 

@@ -1,5 +1,5 @@
 import type { Ingredient } from '@frijol/core/model'
-import { conversionOf, converted } from '@frijol/core/process'
+import { conversionOf, converted } from '@frijol/core/composition'
 import { useState } from 'react'
 import { useLibrary } from '../store'
 import { CardTitle, NumberField } from '../ui'

@@ -39,7 +39,7 @@ export function usePantry({ query, kind, role, without, isOwnOnly }: PantryFilte
       ({ food, text }) =>
         (kind === '' || food.foodClass === kind) &&
         (role === '' || (food.functional?.roles.includes(role) ?? false)) &&
-        (without === '' || !isExcluded(food, without)) &&
+        (without === '' || !isExcluded(food, without, library)) &&
         (!isOwnOnly || food.origin === 'own') &&
         (words === '' || text.includes(words)),
     )
@@ -53,7 +53,7 @@ export function usePantry({ query, kind, role, without, isOwnOnly }: PantryFilte
     return [...extra, ...passing.filter(isNamed), ...passing.filter((one) => !isNamed(one))].map(
       ({ food }) => food,
     )
-  }, [sorted, query, kind, role, without, isOwnOnly, index])
+  }, [sorted, query, kind, role, without, isOwnOnly, index, library])
 }
 
 /** Every role that some ingredient has, by name. */

@@ -1,5 +1,5 @@
 import { type Dish, OPERATIONS, type Part, type Step } from '@frijol/core/model'
-import { stepFrom } from '@frijol/core/process'
+import { stepFrom } from '@frijol/core/reading'
 import { demoKitchen } from '@frijol/demo'
 import fc from 'fast-check'
 import { afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest'

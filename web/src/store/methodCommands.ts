@@ -1,4 +1,4 @@
-import { type HandChange, setByHand } from '@frijol/core/process'
+import { type HandChange, setByHand } from '@frijol/core/reading'
 import type { Step, StepUse } from '@frijol/core/model'
 import type { Draft } from 'immer'
 import { newId } from './ids'

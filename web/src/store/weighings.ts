@@ -1,6 +1,6 @@
 import { assess } from '@frijol/core/assess'
 import type { Dish, Observation, Step } from '@frijol/core/model'
-import { observationId } from '@frijol/core/process'
+import { observationId } from '@frijol/core/program'
 import { changeKitchen, useKitchenStore } from './kitchen'
 import { useOpenDish } from './openDish'
 

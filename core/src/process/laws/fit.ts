@@ -1,9 +1,9 @@
 import type { RateConstant, YieldRow } from '../../model'
+import { lawOf, PRIOR_LN_SD, rateFor, solidsLost, uptakeTau } from '../../program'
 import { dryingConstant, temperatureScale, waterAfterDrying } from './drying'
 import { hobLimit, surfaceRate } from './evaporation'
 import { longTimeFraction, partingFraction } from './parting'
-import { lawOf, PRIOR_LN_SD, rateFor } from './rates'
-import { saturationFrom, solidsLost, uptakeAfter, uptakeTau } from './uptake'
+import { saturationFrom, uptakeAfter } from './uptake'
 
 /** A 90 % range spans this many standard deviations. */
 const RANGE_SDS = 3.29

@@ -1,11 +1,12 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { coreTemperature, dialC, fahrenheitC, fanAirC, gasMarkC } from './conduction'
+import { dialC, fahrenheitC, fanAirC, gasMarkC } from '../../measure'
+import { shrunk, uptakeTau } from '../../program'
+import { coreTemperature } from './conduction'
 import { dryingConstant, minutesToWater, temperatureScale, waterAfterDrying } from './drying'
 import { airLimit, hobLimit, surfaceRate } from './evaporation'
 import { longTimeFraction, partingFraction } from './parting'
-import { shrunk } from './rates'
-import { saturationFrom, uptakeAfter, uptakeTau } from './uptake'
+import { saturationFrom, uptakeAfter } from './uptake'
 
 describe('core temperature', () => {
   const STEAM = { startC: 15, mediumC: 100, h: 1000 }

@@ -4,6 +4,8 @@ const TAU_MIN: Readonly<Record<string, number>> = {
   marinate: 60,
   drain: 0.6,
   toast: 8,
+  steam: 10,
+  'steam-wrapped': 10,
 }
 
 /**

@@ -1,8 +1,8 @@
-import { capital, type MethodRule, Story, type Told, whole } from './story'
+import { AT_TEMPERATURE, capital, hasMark, type MethodRule, Story, type Told, whole } from './story'
 
-const AGAR = /^agar-/
-const CARRAGEENAN = /carrageenan/
-const METHYLCELLULOSE = /^methylcellulose/
+const AGAR = 'agar'
+const CARRAGEENAN = 'carrageenan'
+const METHYLCELLULOSE = 'methylcellulose'
 const STRONG_ACID_PCT = 0.8
 
 const acids = (story: Story): Told[] =>
@@ -23,13 +23,13 @@ function sourestWhileHot(story: Story, told: Told, tempC: number): { pH: number;
 const potassiumPct = (story: Story): number =>
   story.rawMassG > 0
     ? story.foods.reduce(
-        (sum, { food, massG }) =>
-          sum + (CARRAGEENAN.test(food.id) ? 0 : (food.per100g.potassiumMg ?? 0) * massG),
+        (sum, { food, entry, massG }) =>
+          sum + (hasMark(entry, CARRAGEENAN) ? 0 : (food.per100g.potassiumMg ?? 0) * massG),
         0,
       ) / story.rawMassG
     : 0
 
-const FOAMING = /^aquafaba/
+const FOAMING = 'foaming'
 
 /** Gelling agents. @source functional-ingredient rules 1 to 16; Handbook of Hydrocolloids 2009; limits practice */
 export const GEL_RULES: readonly MethodRule[] = [
@@ -39,8 +39,8 @@ export const GEL_RULES: readonly MethodRule[] = [
     about: 'agar that never boils',
     find: (story) =>
       story.of(AGAR).flatMap((told) => {
-        const needed = told.food.id === 'agar-powder' ? 2 : 5
-        const minutes = story.minutesAt(told, 90) / 0.7
+        const needed = Math.round((told.entry.agent?.hydrateMin ?? 1) / AT_TEMPERATURE)
+        const minutes = story.minutesAt(told, 90) / AT_TEMPERATURE
         if (!story.hasSteps || minutes >= needed) return []
         return [
           {
@@ -132,7 +132,7 @@ export const GEL_RULES: readonly MethodRule[] = [
     severity: 'caution',
     about: 'kappa carrageenan without potassium',
     find: (story) =>
-      story.of(/^kappa-carrageenan/).flatMap((told) =>
+      story.of('kappa').flatMap((told) =>
         potassiumPct(story) < 20
           ? [
               {
@@ -237,7 +237,7 @@ export const GEL_RULES: readonly MethodRule[] = [
       if (told === undefined) return []
       const others = story.of(
         ({ id, foodClass, binder }) =>
-          !METHYLCELLULOSE.test(id) &&
+          id !== told.food.id &&
           (foodClass === 'starch' || foodClass === 'gluten' || (binder?.hotPerG ?? 0) >= 0.05),
       )
       return others.length > 0
@@ -252,99 +252,11 @@ export const GEL_RULES: readonly MethodRule[] = [
     },
   },
   {
-    id: 'alginate-acid',
-    severity: 'stop',
-    about: 'alginate in an acid base',
-    find: (story) =>
-      story.of(/^sodium-alginate/).flatMap((told) => {
-        const at = story.through(told).find(({ reading }) => (reading.state.pH ?? 7) < 4)
-        return at === undefined
-          ? []
-          : [
-              {
-                lineId: told.id,
-                stepId: at.step.id,
-                message: `Alginate falls out of an acid base (about pH ${(at.reading.state.pH ?? 0).toFixed(1)}).`,
-                remedy: 'Buffer the base with a little citrate, or put the alginate in the bath.',
-              },
-            ]
-      }),
-  },
-  {
-    id: 'alginate-with-calcium',
-    severity: 'stop',
-    about: 'alginate in a base that holds calcium',
-    find: (story) =>
-      story.of(/^sodium-alginate/).flatMap((told) => {
-        const step = story.trace[story.joins(told)]
-        const own =
-          step === undefined
-            ? story.foods
-            : story.foods.filter(({ id }) => step.holds.some((source) => source.id === id))
-        const mass = own.reduce((sum, { massG }) => sum + massG, 0)
-        const calcium = own.reduce(
-          (sum, { food, massG }) => sum + ((food.per100g.calciumMg ?? 0) * massG) / 100,
-          0,
-        )
-        return mass > 0 && (100 * calcium) / mass > 20
-          ? [
-              {
-                lineId: told.id,
-                message: `The base holds ${whole((100 * calcium) / mass)} mg calcium per 100 g: it gels before it drops.`,
-                remedy: 'Use the reverse way: calcium in the base, alginate in the bath.',
-              },
-            ]
-          : []
-      }),
-  },
-  {
-    id: 'alginate-not-rested',
-    severity: 'caution',
-    about: 'alginate dropped before its bubbles have risen',
-    find: (story) =>
-      story.of(/^sodium-alginate/).flatMap((told) => {
-        const dropped = story.did(told, 'spherify')[0]
-        const rested = story.restBefore(told, ['spherify'])
-        return dropped === undefined || rested >= 120
-          ? []
-          : [
-              {
-                lineId: told.id,
-                stepId: dropped.step.id,
-                message: `The alginate rests ${whole(rested)} min before it is dropped: bubbles stay in, and the spheres float and burst.`,
-                remedy: 'Rest it 2 to 24 hours, blended in soft water.',
-              },
-            ]
-      }),
-  },
-  {
-    id: 'bath-too-long',
-    severity: 'caution',
-    about: 'spheres left in the bath, or not rinsed',
-    find: (story) =>
-      story.trace.flatMap(({ spec, reading, step }, at) => {
-        if (spec?.id !== 'spherify' || reading.massG <= 0) return []
-        const rinsed =
-          story.trace.slice(at + 1).some((later) => later.spec?.id === 'rinse') || /\brins/i.test(step.text)
-        if (reading.minutes <= 4 && rinsed) return []
-        return [
-          {
-            stepId: step.id,
-            message:
-              reading.minutes > 4
-                ? `After ${whole(reading.minutes)} min in the bath a sphere is solid through, and bitter.`
-                : 'Bath liquid left on the spheres goes on gelling and tastes bitter.',
-            remedy: 'Lift them out within 4 minutes and rinse them.',
-          },
-        ]
-      }),
-  },
-  {
     id: 'konjac-not-set',
     severity: 'caution',
     about: 'konjac that is never heated',
     find: (story) =>
-      story.of(/^konjac/).flatMap((told) =>
+      story.of('konjac').flatMap((told) =>
         story.hasSteps && story.minutesAt(told, 80) < 10
           ? [
               {

@@ -1,6 +1,6 @@
 import { type MethodRule, Story, whole } from './story'
 
-const GLUTEN = /^(?:vital-wheat-gluten|washed-dough-gluten)$/
+const GLUTEN = 'gluten'
 /** From this share on gluten is the structure, % of the mix. */
 const STRUCTURE_PCT = 20
 /** Kneading lets gluten draw half of what the other foods would hold. @source practice */
@@ -11,14 +11,14 @@ const HOLDING_CAP = 10
 export function effectiveHydration(story: Story): number | null {
   const gluten = story.of(GLUTEN)
   if (gluten.length === 0 || story.pct(...gluten) < STRUCTURE_PCT) return null
-  let water = story.state.raw.waterG
+  let water = story.state.mixed.waterG
   let mass = 0
   for (const { food, massG } of gluten) {
     mass += massG
     water -= ((food.per100g.waterG ?? 0) * massG) / 100
   }
-  for (const { food, massG } of story.foods)
-    if (!GLUTEN.test(food.id) && food.foodClass !== 'water')
+  for (const { food, entry, massG } of story.foods)
+    if (!entry.traits.has(GLUTEN) && food.foodClass !== 'water')
       water -= DRAWN * massG * Math.min(HOLDING_CAP, food.holding?.coldGPerG ?? 0)
   return water / mass
 }

@@ -1,13 +1,11 @@
-import { SEARING } from '../../process'
-import { capital, type MethodRule, Story, whole } from './story'
+import { SEARING } from '../../program'
+import { AT_TEMPERATURE, capital, type MethodRule, Story, whole } from './story'
 
 const MUSHROOM = ({ foodClass }: { foodClass: string }): boolean => foodClass === 'mushroom'
-const WATERY = /^(?:onion|mushrooms|courgette)/
-const SALTY = /^(?:salt|soy-sauce|tamari|miso|liquid-aminos)/
+const WATERY = 'watery'
+const SALTY = 'salty'
 /** A pan crowded above this boils what it should brown, g/dm2. @source sear load 40; rule 40; practice */
 const CROWDED_G_PER_DM2 = 40
-/** Fresh herbs hold more water than this; dried ones are no danger in oil. */
-const FRESH_WATER_PCT = 50
 const SHAPED = new Set(['patty', 'ball', 'log', 'loaf'])
 /** Cooking that brings a watery vegetable to this share of its raw mass is enough, by minutes of pan. */
 const PRECOOKED_MIN = 4
@@ -46,7 +44,7 @@ export const HEAT_RULES: readonly MethodRule[] = [
     about: 'more in the pan than browns',
     find: (story) =>
       story.trace.flatMap(({ spec, placed, step, holds, reading }, at) => {
-        if (spec === null || !SEARING.has(spec.id) || placed?.gPerDm2 == null) return []
+        if (spec === null || !SEARING.has(spec.id) || placed.gPerDm2 === null) return []
         if (placed.gPerDm2 <= CROWDED_G_PER_DM2 || placed.vessel?.kind !== 'pan') return []
         if (!holds.some(({ food }) => (food?.per100g.waterG ?? 0) > 60)) return []
         // Food that was browned before has shrunk and dried: a spice fried in it does not crowd the pan.
@@ -75,7 +73,7 @@ export const HEAT_RULES: readonly MethodRule[] = [
     find: (story) =>
       story.trace.flatMap(({ placed, step, form, reading }) => {
         const isDeep = step.settings.layer === 'deep' || (step.settings.thicknessMm ?? 0) > 15
-        if (placed?.vessel?.kind !== 'tray' || form !== 'crumble') return []
+        if (placed.vessel?.kind !== 'tray' || form !== 'crumble') return []
         if (!isDeep && placed.loads === 1) return []
         return [
           {
@@ -126,8 +124,8 @@ export const HEAT_RULES: readonly MethodRule[] = [
     severity: 'caution',
     about: 'black salt cooked long',
     find: (story) =>
-      story.of(/^black-salt/).flatMap((told) => {
-        const minutes = story.minutesAt(told, 80) / 0.7
+      story.of('black-salt').flatMap((told) => {
+        const minutes = story.minutesAt(told, 80) / AT_TEMPERATURE
         return minutes > 5
           ? [
               {
@@ -144,9 +142,9 @@ export const HEAT_RULES: readonly MethodRule[] = [
     severity: 'caution',
     about: 'raw fruit that digests protein',
     find: (story) => {
-      const fruit = story.of(/^(?:pineapple|papaya|ginger-fresh)/).filter((told) => story.pct(told) > 2)[0]
+      const fruit = story.of('protease').filter((told) => story.pct(told) > 2)[0]
       if (fruit === undefined || !story.hasSteps || story.maxC(fruit) >= 80) return []
-      const gel = story.of(/^(?:tofu|vital-wheat-gluten|soy-protein|seitan)/)[0]
+      const gel = story.of('digestible-gel')[0]
       return gel === undefined
         ? []
         : [
@@ -163,7 +161,7 @@ export const HEAT_RULES: readonly MethodRule[] = [
     severity: 'info',
     about: 'baking powder wet for long before heat',
     find: (story) =>
-      story.of(/^baking-powder/).flatMap((told) => {
+      story.of('baking-powder').flatMap((told) => {
         const waited = story.restBefore(told, [
           'roast',
           'steam',
@@ -223,106 +221,11 @@ export const HEAT_RULES: readonly MethodRule[] = [
     },
   },
   {
-    id: 'culture-too-hot',
-    severity: 'stop',
-    about: 'a live culture added hot',
-    find: (story) =>
-      story
-        .of(/^(?:plant-yogurt-cultured|soy-yogurt|yogurt-dairy|sauerkraut-brine|grain-ferment-water)$/)
-        .flatMap((told) => {
-          const cultured = story.did(told, 'culture')[0]
-          const step = story.trace[story.joins(told)]
-          if (cultured === undefined || step === undefined) return []
-          const before = story.trace
-            .slice(0, story.joins(told))
-            .findLast((earlier) => step.reading.takes.some(({ id }) => id === earlier.step.id))
-          const hotC = Math.max(before?.reading.state.coreC ?? 0, cultured.tempC ?? 0)
-          return hotC > 45
-            ? [
-                {
-                  lineId: told.id,
-                  stepId: step.step.id,
-                  message: `The culture goes into ${whole(hotC)} °C; above 45 °C it dies.`,
-                  remedy: 'Cool the base below 43 °C first.',
-                },
-              ]
-            : []
-        }),
-  },
-  {
-    id: 'culture-not-sour',
-    severity: 'stop',
-    about: 'a culture that is not sour enough after a day',
-    find: (story) =>
-      story.trace.flatMap(({ spec, step, reading }) => {
-        if (spec?.id !== 'culture' || reading.massG <= 0) return []
-        const pH = reading.state.pH ?? 7
-        return pH <= 4.6
-          ? []
-          : [
-              {
-                stepId: step.id,
-                message: `By the model it reaches about pH ${pH.toFixed(1)} in this time; 4.6 within 24 hours is the limit.`,
-                remedy:
-                  'Warmer or longer, and measure the pH: above 4.6 after a day, throw it out. Follow your local food code.',
-              },
-            ]
-      }),
-  },
-  {
-    id: 'oil-infusion-warm',
-    severity: 'stop',
-    about: 'raw garlic or a fresh herb kept in oil without cold',
-    find: (story) =>
-      story
-        .of(
-          ({ id, foodClass, per100g }) =>
-            id === 'garlic-raw' || (foodClass === 'herb' && (per100g.waterG ?? 0) > FRESH_WATER_PCT),
-        )
-        .flatMap((told) => {
-          const infused = story.did(told, 'infuse')[0]
-          if (infused === undefined) return []
-          const inIt = story.foods.filter(({ id }) => infused.holds.some((source) => source.id === id))
-          const all = inIt.reduce((sum, { massG }) => sum + massG, 0)
-          const fat = inIt.reduce((sum, { food, massG }) => sum + (food.foodClass === 'fat' ? massG : 0), 0)
-          const later = story.trace.slice(story.trace.indexOf(infused) + 1)
-          const isCold = later.some(({ spec }) => spec?.id === 'chill' || spec?.id === 'freeze-thaw')
-          return fat < all / 2 || isCold
-            ? []
-            : [
-                {
-                  lineId: told.id,
-                  stepId: infused.step.id,
-                  message: `${capital(Story.name(told))} kept in oil can grow botulism: there is no air, little acid, and no step chills it.`,
-                  remedy:
-                    'Chill it at once to 4 °C or below and use it within 4 days, or acidify it below pH 4.2. Follow your local food code.',
-                },
-              ]
-        }),
-  },
-  {
-    id: 'wine-raw',
-    severity: 'caution',
-    about: 'wine that is not boiled off',
-    find: (story) =>
-      story.of(/^(?:wine-|sherry|beer)/).flatMap((told) =>
-        story.hasSteps && story.joins(told) >= 0 && story.minutesAt(told, 80) < 1.4
-          ? [
-              {
-                lineId: told.id,
-                message: `${told.food.name} is not boiled: it tastes of raw alcohol and harsh acid.`,
-                remedy: 'Reduce it by half before it is mixed.',
-              },
-            ]
-          : [],
-      ),
-  },
-  {
     id: 'colour-shifts',
     severity: 'info',
     about: 'beetroot cooked long',
     find: (story) =>
-      story.of(/^beetroot/).flatMap((told) =>
+      story.of('betalain').flatMap((told) =>
         story.minutesAt(told, 80) > 20
           ? [
               {
@@ -349,7 +252,7 @@ export const HEAT_RULES: readonly MethodRule[] = [
           .slice(0, at)
           .findLast((earlier) => reading.takes.some(({ id }) => id === earlier.step.id))
         const hotC = before?.reading.state.coreC ?? 20
-        return hotC < HOT_FOR_BLENDER_C || placed?.vessel?.kind === 'processor'
+        return hotC < HOT_FOR_BLENDER_C || placed.vessel?.kind === 'processor'
           ? []
           : [
               {

@@ -1,4 +1,6 @@
 import type { Found } from '../finding'
+import { BATH_RULES } from './baths'
+import { CARE_RULES } from './care'
 import { GEL_RULES } from './gels'
 import { GLUTEN_RULES } from './gluten'
 import { HEAT_RULES } from './heat'
@@ -11,9 +13,11 @@ import { USE_RULES } from './use'
 export const METHOD_RULES = [
   ...PULSE_RULES,
   ...GEL_RULES,
+  ...BATH_RULES,
   ...STARCH_RULES,
   ...GLUTEN_RULES,
   ...HEAT_RULES,
+  ...CARE_RULES,
   ...USE_RULES,
 ]
 

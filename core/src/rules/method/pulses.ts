@@ -1,20 +1,10 @@
-import { capital, type MethodRule, Story, whole } from './story'
+import { AT_TEMPERATURE, capital, type MethodRule, Story, whole } from './story'
 
-const NUTS =
-  /^(?:cashews-raw|almonds|sunflower-seeds|macadamias|hazelnuts|pumpkin-seeds|brazil-nuts|pecans|walnuts|pine-nuts|hemp-hearts)$/
-const RAW_PHASEOLUS =
-  /^(?:kidney-beans-red|cannellini-beans|black-beans|navy-beans|butter-beans|pinto-beans|great-northern-beans)-dry$/
-const RAW_PULSE =
-  /^(?:chickpeas|lentils-.*|split-peas|black-eyed-peas|adzuki-beans|mung-.*|fava-beans|pigeon-peas|soybeans|urad|lupin)-dry$/
-/** Gels that need a rest before they hold, min. @source rules 32, 33; practice */
-const GEL_RESTS: readonly (readonly [RegExp, number, string])[] = [
-  [/^flaxseed-ground/, 10, 'Ground flax'],
-  [/^chia-seed/, 15, 'Chia'],
-  [/^psyllium/, 5, 'Psyllium'],
-  [/^oats-rolled/, 20, 'Rolled oats'],
-]
+const NUTS = 'cream-nut'
+const RAW_PHASEOLUS = 'raw-phaseolus'
+const RAW_PULSE = 'raw-pulse'
 /** Salts that make a curd of soy milk. */
-const COAGULANT = /^(?:calcium-(?:chloride|sulfate|lactate)|nigari|gypsum)/
+const COAGULANT = 'coagulant'
 const SOAKED = /\bsoak|\bboiled\b/
 const LOCAL_CODE = 'Follow your local food code.'
 
@@ -63,7 +53,7 @@ export const PULSE_RULES: readonly MethodRule[] = [
     find: (story) =>
       story.of(RAW_PULSE).flatMap((told) => {
         if (!story.hasSteps || story.joins(told) < 0) return []
-        const minutes = story.minutesAt(told, 90) / 0.7
+        const minutes = story.minutesAt(told, 90) / AT_TEMPERATURE
         return minutes >= 15
           ? []
           : [
@@ -80,46 +70,45 @@ export const PULSE_RULES: readonly MethodRule[] = [
     severity: 'caution',
     about: 'flax, chia, psyllium or oats without their rest',
     find: (story) =>
-      GEL_RESTS.flatMap(([id, minutes, name]) =>
-        story.of(id).flatMap((told) => {
-          const at = story.joins(told)
-          if (at < 0) return []
-          const rested = story.restBefore(told, [
-            'shape',
-            'roast',
-            'shallow-fry',
-            'sear',
-            'grill',
-            'air-fry',
-            'deep-fry',
-            'steam',
-          ])
-          const hot = story.minutesAt(told, 80)
-          const isDone =
-            rested >= minutes || hot > minutes || new RegExp(`(?:rested|soaked|gel)`).test(told.prep)
-          const isShaped =
-            story.did(told, 'shape', 'roast', 'shallow-fry', 'sear', 'grill', 'air-fry', 'deep-fry', 'steam')
-              .length > 0
-          return isDone || !isShaped
-            ? []
-            : [
-                {
-                  lineId: told.id,
-                  message: `${name} takes up water slowly; here it rests ${whole(rested)} min before it must hold.`,
-                  remedy: `Rest the mix ${minutes} minutes, then correct its water.`,
-                },
-              ]
-        }),
-      ),
+      story.foods.flatMap((told) => {
+        const minutes = told.entry.fact?.restMin ?? null
+        const name = capital(Story.name(told))
+        if (minutes === null || story.joins(told) < 0) return []
+        const rested = story.restBefore(told, [
+          'shape',
+          'roast',
+          'shallow-fry',
+          'sear',
+          'grill',
+          'air-fry',
+          'deep-fry',
+          'steam',
+        ])
+        const hot = story.minutesAt(told, 80)
+        const isDone =
+          rested >= minutes || hot > minutes || new RegExp(`(?:rested|soaked|gel)`).test(told.prep)
+        const isShaped =
+          story.did(told, 'shape', 'roast', 'shallow-fry', 'sear', 'grill', 'air-fry', 'deep-fry', 'steam')
+            .length > 0
+        return isDone || !isShaped
+          ? []
+          : [
+              {
+                lineId: told.id,
+                message: `${name} takes up water slowly; here it rests ${whole(rested)} min before it must hold.`,
+                remedy: `Rest the mix ${minutes} minutes, then correct its water.`,
+              },
+            ]
+      }),
   },
   {
     id: 'textured-soy-dry',
     severity: 'caution',
     about: 'textured soy that is not hydrated',
     find: (story) =>
-      story.of(/^textured-soy-protein$/).flatMap((told) => {
+      story.of('textured-soy').flatMap((told) => {
         if (!story.hasSteps || story.joins(told) < 0) return []
-        const hot = story.minutesAt(told, 80) / 0.7
+        const hot = story.minutesAt(told, 80, 'liquid') / AT_TEMPERATURE
         const rest = story.restBefore(told, ['shape', 'brown', 'sear', 'roast'])
         const inHot = story
           .did(told, 'hydrate')
@@ -143,7 +132,7 @@ export const PULSE_RULES: readonly MethodRule[] = [
     severity: 'caution',
     about: 'tofu browned without pressing',
     find: (story) =>
-      story.of(/^tofu-(?:firm|extra-firm|soft)$/).flatMap((told) => {
+      story.of('pressable-tofu').flatMap((told) => {
         const browned = story.did(
           told,
           'brown',
@@ -183,7 +172,7 @@ export const PULSE_RULES: readonly MethodRule[] = [
           story.did(told, 'soak', 'boil', 'simmer').length > 0
         )
           return []
-        const power = blended.placed?.vessel?.powerKw ?? 0
+        const power = blended.placed.vessel?.powerKw ?? 0
         return power >= 1
           ? []
           : [
@@ -201,7 +190,7 @@ export const PULSE_RULES: readonly MethodRule[] = [
     severity: 'caution',
     about: 'a calcium salt in hot soy milk',
     find: (story) =>
-      story.of(/^(?:soy-milk|soy-cream)$/).flatMap((told) => {
+      story.of('soy-milk').flatMap((told) => {
         if (story.did(told, 'coagulate').length > 0) return []
         const salts = story.of(COAGULANT)
         const step = story
@@ -228,7 +217,7 @@ export const PULSE_RULES: readonly MethodRule[] = [
     severity: 'caution',
     about: 'acid in hot soy milk',
     find: (story) =>
-      story.of(/^(?:soy-milk|soy-cream)$/).flatMap((told) => {
+      story.of('soy-milk').flatMap((told) => {
         if (story.did(told, 'coagulate', 'culture').length > 0) return []
         const acid = story.of((food) => food.foodClass === 'acid' && (food.per100g.organicAcidG ?? 0) >= 0.8)
         const step = story

@@ -1,17 +1,8 @@
 import { acids, sourestWhileHot } from './gels'
 import { type MethodRule, Story, whole } from './story'
 
-/** Least temperature at which a starch is cooked, C. @source BeMiller and Whistler 2009, activation of the functional table */
-const COOKED_C: readonly (readonly [RegExp, number])[] = [
-  [/^corn-starch/, 72],
-  [/^potato-starch/, 68],
-  [/^tapioca-starch/, 72],
-  [/^arrowroot/, 75],
-  [/^rice-starch/, 78],
-  [/^glutinous-rice-flour/, 75],
-]
-const STARCHES = /^(?:corn|potato|tapioca|rice)-starch$|^arrowroot|^glutinous-rice-flour/
-const FLOURS = /^(?:wheat-flour|bread-flour|corn-starch)$/
+const STARCHES = 'starch'
+const FLOURS = 'thickening-flour'
 const SLURRY = /\bslurry|\bcold water|\bcold (?:milk|stock)|\bdissolve|\bwhisk(?:ed)? with (?:a little|cold)/i
 
 /** Starches and flours. @source functional-ingredient rules 17 to 24, 38, 52; limits practice */
@@ -22,7 +13,7 @@ export const STARCH_RULES: readonly MethodRule[] = [
     about: 'starch below its gelatinisation',
     find: (story) =>
       story.of(STARCHES).flatMap((told) => {
-        const needed = COOKED_C.find(([id]) => id.test(told.food.id))?.[1] ?? 72
+        const needed = told.entry.fact?.cookedC ?? told.entry.starch.highC
         const reached = story.maxC(told)
         return story.hasSteps && reached < needed
           ? [
@@ -70,7 +61,7 @@ export const STARCH_RULES: readonly MethodRule[] = [
     severity: 'caution',
     about: 'arrowroot boiled long',
     find: (story) =>
-      story.of(/^arrowroot/).flatMap((told) =>
+      story.of('arrowroot').flatMap((told) =>
         story.minutesAt(told, 93) > 2
           ? [
               {
@@ -87,8 +78,8 @@ export const STARCH_RULES: readonly MethodRule[] = [
     severity: 'caution',
     about: 'arrowroot with soy milk or yogurt',
     find: (story) => {
-      const told = story.of(/^arrowroot/)[0]
-      const milk = story.of(/^(?:soy-milk|soy-cream|soy-yogurt|plant-yogurt)/)[0]
+      const told = story.of('arrowroot')[0]
+      const milk = story.of('slimes-arrowroot')[0]
       return told === undefined || milk === undefined
         ? []
         : [
@@ -105,7 +96,7 @@ export const STARCH_RULES: readonly MethodRule[] = [
     severity: 'caution',
     about: 'potato starch cooked long or sheared',
     find: (story) =>
-      story.of(/^potato-starch/).flatMap((told) => {
+      story.of('shear-starch').flatMap((told) => {
         const steps = story.through(told)
         const hot = steps.findIndex(({ reading }) => reading.state.coreC >= 68)
         const sheared = hot >= 0 && steps.slice(hot + 1).some(({ spec }) => spec?.id === 'blend')
@@ -148,7 +139,7 @@ export const STARCH_RULES: readonly MethodRule[] = [
     severity: 'caution',
     about: 'a stretching sauce below its gloss',
     find: (story) => {
-      const told = story.of(/^(?:tapioca-starch|glutinous-rice-flour)/)[0]
+      const told = story.of('stretch-starch')[0]
       if (story.part.family !== 'stretch-melt' || told === undefined || !story.hasSteps) return []
       const reached = story.maxC(told)
       return reached < 75
@@ -167,7 +158,7 @@ export const STARCH_RULES: readonly MethodRule[] = [
     severity: 'caution',
     about: 'a stretching sauce held hot too long',
     find: (story) => {
-      const told = story.of(/^(?:tapioca-starch|glutinous-rice-flour)/)[0]
+      const told = story.of('stretch-starch')[0]
       if (story.part.family !== 'stretch-melt' || told === undefined) return []
       const minutes = story.minutesAt(told, 90)
       return minutes > 8
@@ -186,7 +177,7 @@ export const STARCH_RULES: readonly MethodRule[] = [
     severity: 'caution',
     about: 'pulse flour that is not cooked through',
     find: (story) =>
-      story.of(/^(?:chickpea|fava|lentil|lupin)-flour/).flatMap((told) =>
+      story.of('pulse-flour').flatMap((told) =>
         story.hasSteps && story.maxC(told) < 80
           ? [
               {
@@ -203,7 +194,7 @@ export const STARCH_RULES: readonly MethodRule[] = [
     severity: 'caution',
     about: 'raw miso in a starch sauce',
     find: (story) => {
-      const miso = story.of(/^miso-/)[0]
+      const miso = story.of('raw-miso')[0]
       const starch = story.of(STARCHES)[0] ?? story.of(FLOURS)[0]
       if (miso === undefined || starch === undefined || !story.hasSteps) return []
       if (story.state.cooked.massG <= 0 || story.state.cooked.waterG / story.state.cooked.massG < 0.6)

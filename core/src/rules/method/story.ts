@@ -1,15 +1,15 @@
 import type { ResolvedLine } from '../../composition'
 import type { Ingredient, Kitchen, OperationId, Part } from '../../model'
-import type { MethodRun, Traced } from '../../process'
-import type { PartState } from '../../texture'
+import type { PartRun, PartState, Traced } from '../../process'
+import { foodEntry, type FoodEntry } from '../../program'
 
 /** Warming up does not count as time at a temperature. @source practice */
-const AT_TEMPERATURE = 0.7
+export const AT_TEMPERATURE = 0.7
 
 export interface StoryInput {
   readonly part: Part
   readonly lines: readonly ResolvedLine[]
-  readonly method: MethodRun
+  readonly method: PartRun
   readonly state: PartState
   readonly kitchen: Kitchen
   readonly rawMassG: number
@@ -19,22 +19,43 @@ export interface StoryInput {
 export interface Told {
   readonly id: string
   readonly food: Ingredient
+  /** What the library's facts tables say of it. */
+  readonly entry: FoodEntry
   readonly massG: number
   readonly prep: string
 }
 
-/** Food ids, or a test of the food. */
-export type Which = RegExp | ((food: Ingredient) => boolean)
+/** A mark of the facts table, a family of agents, or a test of the food. */
+export type Which = string | ((food: Ingredient) => boolean)
+
+/** Listed liquid that a shaped mix is cooked in and lifted out of, g. */
+function brothOf({ program }: PartRun): number {
+  let grams = 0
+  for (const { spec, phaseBefore, takes } of program.ops) {
+    if (spec?.medium !== 'liquid' || phaseBefore !== 'body') continue
+    for (const { kind, rows } of takes)
+      if (kind === 'line')
+        for (const row of rows)
+          if (program.rows[row]?.source.entry.isLiquid === true) grams += program.rawG[row] ?? 0
+  }
+  return grams
+}
+
+/** Whether a food carries a mark of the facts table, or is an agent of a family. */
+export const hasMark = ({ traits, agent }: FoodEntry, mark: string): boolean =>
+  traits.has(mark) || agent?.family === mark
 
 /** A part's method as rules ask about it: what met what, when, how hot and for how long. */
 export class Story {
   readonly part: Part
   readonly trace: readonly Traced[]
   readonly state: PartState
-  readonly method: MethodRun
+  readonly method: PartRun
   readonly kitchen: Kitchen
   readonly rawMassG: number
   readonly foods: readonly Told[]
+  /** Mass of the mix without the broth that it is cooked in, g. */
+  readonly #mixG: number
   readonly #first = new Map<string, number>()
 
   constructor({ part, lines, method, state, kitchen, rawMassG }: StoryInput) {
@@ -44,10 +65,19 @@ export class Story {
     this.method = method
     this.kitchen = kitchen
     this.rawMassG = rawMassG
+    this.#mixG = rawMassG - brothOf(method)
     this.foods = lines.flatMap(({ line, food, mass }) =>
       food === null || mass === null || mass.value <= 0
         ? []
-        : [{ id: line.id, food, massG: mass.value, prep: `${line.food} ${line.prep}`.toLowerCase() }],
+        : [
+            {
+              id: line.id,
+              food,
+              entry: foodEntry(food, method.program.library.facts),
+              massG: mass.value,
+              prep: `${line.food} ${line.prep}`.toLowerCase(),
+            },
+          ],
     )
     method.trace.forEach(({ added }, at) => {
       for (const { id } of added) if (!this.#first.has(id)) this.#first.set(id, at)
@@ -59,12 +89,13 @@ export class Story {
   }
 
   of(which: Which): Told[] {
-    const test = typeof which === 'function' ? which : ({ id }: Ingredient) => which.test(id)
-    return this.foods.filter(({ food }) => test(food))
+    return this.foods.filter(({ food, entry }) =>
+      typeof which === 'function' ? which(food) : hasMark(entry, which),
+    )
   }
 
   pct(...told: readonly Told[]): number {
-    return this.rawMassG > 0 ? (100 * told.reduce((sum, { massG }) => sum + massG, 0)) / this.rawMassG : 0
+    return this.#mixG > 0 ? (100 * told.reduce((sum, { massG }) => sum + massG, 0)) / this.#mixG : 0
   }
 
   /** The step that takes a line first; -1 where none does. */
@@ -82,12 +113,12 @@ export class Story {
     return Math.max(20, ...this.through(told).map(({ reading }) => reading.state.coreC))
   }
 
-  /** Minutes that a line spends at a core of so much or more. */
-  minutesAt(told: Told, tempC: number): number {
+  /** Minutes that a line spends at a core of so much or more; in one medium, where it is named. */
+  minutesAt(told: Told, tempC: number, medium?: 'liquid'): number {
     return this.through(told).reduce(
       (sum, { reading, spec }) =>
         sum +
-        (spec !== null && spec.medium !== 'none' && reading.state.coreC >= tempC
+        (spec !== null && isIn(spec.medium, medium) && reading.state.coreC >= tempC
           ? reading.minutes * AT_TEMPERATURE
           : 0),
       0,
@@ -117,6 +148,9 @@ export class Story {
       .toLowerCase()
   }
 }
+
+const isIn = (medium: string, wanted: string | undefined): boolean =>
+  wanted === undefined ? medium !== 'none' : medium === wanted
 
 const RESTS: ReadonlySet<OperationId> = new Set([
   'rest',

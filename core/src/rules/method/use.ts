@@ -1,4 +1,4 @@
-import { statesHeat } from '../../process'
+import { statesHeat } from '../../reading'
 import { type MethodRule, whole } from './story'
 
 /** Where more than this share of the lines is named in no step, the method is a sketch: nothing is said of single lines. */
@@ -27,7 +27,7 @@ export const USE_RULES: readonly MethodRule[] = [
     severity: 'caution',
     about: 'something made that no later step takes',
     find: (story) =>
-      story.method.looseStepIds.flatMap((stepId) => {
+      story.method.program.looseStepIds.flatMap((stepId) => {
         const at = story.trace.findIndex(({ step }) => step.id === stepId)
         const made = story.trace[at]
         if (made === undefined || made.reading.massG < 1) return []
@@ -127,7 +127,6 @@ export const USE_RULES: readonly MethodRule[] = [
     about: 'a step that the vessel does not take at once',
     find: (story) =>
       story.trace.flatMap(({ step, reading, placed, spec }) =>
-        placed === null ||
         placed.loads < 2 ||
         spec === null ||
         placed.vessel === null ||

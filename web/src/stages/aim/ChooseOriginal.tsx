@@ -1,5 +1,5 @@
 import type { Original } from '@frijol/core/model'
-import { modelledFamilies } from '@frijol/core/texture'
+import { judgedFamilies } from '@frijol/core/texture'
 import { useMemo } from 'react'
 import { useLibrary } from '../../store'
 import { Finder } from '../../ui'
@@ -8,7 +8,7 @@ import { Finder } from '../../ui'
 export function ChooseOriginal({ onChosen }: { onChosen: (original: Original | null) => void }) {
   const library = useLibrary()
   const groups = useMemo(() => {
-    const predicted = new Set<string>(modelledFamilies())
+    const predicted = new Set<string>(judgedFamilies())
     const byGroup = new Map<string, Original[]>()
     for (const original of library.originals.values()) {
       byGroup.set(original.group, [...(byGroup.get(original.group) ?? []), original])

@@ -1,5 +1,6 @@
 import { type OperationId, OperationId as Operations, type Part } from '@frijol/core/model'
-import { setByHand, SPECS, specOf, splitInstructions, stepFrom } from '@frijol/core/process'
+import { SPECS, specOf } from '@frijol/core/program'
+import { setByHand, splitInstructions, stepFrom } from '@frijol/core/reading'
 import { useDeferredValue, useMemo, useRef, useState } from 'react'
 import { methodCommands, newId, run, useProposedPart } from '../../store'
 import { AddField } from '../../ui'

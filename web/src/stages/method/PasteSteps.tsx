@@ -1,5 +1,6 @@
 import type { Part } from '@frijol/core/model'
-import { proposeSteps, specOf } from '@frijol/core/process'
+import { specOf } from '@frijol/core/program'
+import { proposeSteps } from '@frijol/core/reading'
 import { useMemo, useState } from 'react'
 import { methodCommands, newId, run, useProposedPart } from '../../store'
 import { Button, Field, Sheet, TextArea } from '../../ui'

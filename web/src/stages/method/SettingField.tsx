@@ -1,5 +1,6 @@
 import { EquipmentKind, Form, type Step } from '@frijol/core/model'
-import type { HandChange, Medium } from '@frijol/core/process'
+import type { Medium } from '@frijol/core/program'
+import type { HandChange } from '@frijol/core/reading'
 import { Field, NumberField, SelectInput } from '../../ui'
 
 export interface PieceProps {

@@ -5,7 +5,9 @@ import {
   type StepReading,
   type Until,
 } from '@frijol/core/model'
-import { dialC, fanAirC, followWords, guidanceOf, type HandChange, SPECS, specOf } from '@frijol/core/process'
+import { dialC, fanAirC } from '@frijol/core/measure'
+import { guidanceOf, SPECS, specOf } from '@frijol/core/program'
+import { followWords, type HandChange } from '@frijol/core/reading'
 import { methodCommands, run, useKitchenStore } from '../../store'
 import { Button, Field, NumberField, SelectInput, TextArea } from '../../ui'
 import { stateOfLot } from './format'

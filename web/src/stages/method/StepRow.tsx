@@ -1,6 +1,7 @@
 import { useSortable } from '@dnd-kit/sortable'
 import type { Finding, Part, Step, StepReading } from '@frijol/core/model'
-import { guidanceOf, rereadStep, specOf } from '@frijol/core/process'
+import { guidanceOf, specOf } from '@frijol/core/program'
+import { rereadStep } from '@frijol/core/reading'
 import { findingKey } from '@frijol/core/rules'
 import { clsx } from 'clsx'
 import { ChevronDown, GripVertical, X } from 'lucide-react'

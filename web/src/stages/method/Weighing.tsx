@@ -1,5 +1,5 @@
 import type { OperationId, Part, Step, StepReading } from '@frijol/core/model'
-import { lawOf, specOf } from '@frijol/core/process'
+import { lawOf, specOf } from '@frijol/core/program'
 import { methodCommands, run } from '../../store'
 import { NumberField } from '../../ui'
 

@@ -1,6 +1,6 @@
 import { assess } from '@frijol/core/assess'
 import { blankDish, blankPart, defaultKitchen, type Part } from '@frijol/core/model'
-import { stepFrom } from '@frijol/core/process'
+import { stepFrom } from '@frijol/core/reading'
 import { lineFrom } from '@frijol/core/interchange'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { lineReader, loadKitchen, newId, useKitchenStore } from '../../store'

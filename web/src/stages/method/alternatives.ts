@@ -1,5 +1,6 @@
 import type { OperationId, Part, PartAssessment, Step } from '@frijol/core/model'
-import { followWords, setByHand, specOf } from '@frijol/core/process'
+import { specOf } from '@frijol/core/program'
+import { followWords, setByHand } from '@frijol/core/reading'
 
 /** What does the work of an operation by other means. Practice. */
 const INSTEAD: Readonly<Partial<Record<OperationId, readonly OperationId[]>>> = {

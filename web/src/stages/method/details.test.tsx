@@ -1,5 +1,5 @@
 import { blankPart, type Part, type Step, type StepReading } from '@frijol/core/model'
-import { type HandChange, setByHand, stepFrom } from '@frijol/core/process'
+import { type HandChange, setByHand, stepFrom } from '@frijol/core/reading'
 import { render, screen } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { describe, expect, it, vi } from 'vitest'

@@ -1,5 +1,5 @@
 import type { Part, Step, StepReading } from '@frijol/core/model'
-import { isHeating, specOf } from '@frijol/core/process'
+import { isHeating, specOf } from '@frijol/core/program'
 
 export const grams = (massG: number): string =>
   `${massG >= 10 ? Math.round(massG) : Number(massG.toPrecision(2))} g`

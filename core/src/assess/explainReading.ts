@@ -1,0 +1,166 @@
+import { type Change, type PartRun, stateWith } from '../process'
+import { isHeating } from '../program'
+import {
+  attributeEquation,
+  attributeSource,
+  familyTable,
+  type FamilyTable,
+  type InputId,
+  inputOf,
+  ratioEquation,
+  served,
+  valuesOf,
+} from '../texture'
+import type { Explained, Explanation } from './explanation'
+import type { PartWork } from './workPart'
+
+const round = (value: number, digits = 3): string => String(Number(value.toPrecision(digits)))
+const signed = (value: number): string => `${value >= 0 ? '+' : '−'}${round(Math.abs(value), 2)}`
+const MORE_MASS = 1.1
+const LONGER = 1.25
+const LEAST_CHANGE = 1e-4
+const MOST_LEVERS = 4
+
+/** One thing that a cook can change, and what it is called. */
+export interface Lever {
+  readonly label: string
+  readonly change: Change
+}
+
+/** A tenth more of each line, a quarter longer for each step that cooks. */
+export function leversOf({ program, trace }: PartRun): Lever[] {
+  const lines = program.lines.flatMap(({ entry, massG }, line): Lever[] =>
+    entry.food === null || massG <= 0
+      ? []
+      : [
+          {
+            label: `${entry.food.name} +10 %`,
+            change: { kind: 'line', line, massG: massG * MORE_MASS },
+          },
+        ],
+  )
+  const steps = program.ops.flatMap(({ at, step, spec }): Lever[] => {
+    const reading = trace[at]?.reading
+    if (reading === undefined || spec === null || !isHeating(spec.id)) return []
+    if (step.until !== null || step.weighedG !== null) return []
+    const minutes = step.durationMin ?? reading.minutes / Math.max(1, reading.loads)
+    return [
+      {
+        label: `${spec.name} a quarter longer`,
+        change: { kind: 'setting', op: at, field: 'minutes', value: minutes * LONGER },
+      },
+    ]
+  })
+  return [...lines, ...steps]
+}
+
+/** What each lever does to one reading, strongest first: the part is run again with it, by the same arithmetic. */
+function effects(
+  work: PartWork,
+  table: FamilyTable,
+  kind: 'ratio' | 'attribute',
+  at: number,
+  unit: string,
+): Explanation['levers'] {
+  const valueOf = (state: PartWork['state']): number => {
+    const values = valuesOf(table, served(table, state, work.original))
+    return (kind === 'ratio' ? values.ratios : values.attributes)[at] ?? 0
+  }
+  const now = valueOf(work.state)
+  return leversOf(work.method)
+    .map(({ label, change }) => ({ label, change: valueOf(stateWith(work.method, [change], true)) - now }))
+    .filter(({ change }) => Math.abs(change) > LEAST_CHANGE)
+    .sort((a, b) => Math.abs(b.change) - Math.abs(a.change))
+    .slice(0, MOST_LEVERS)
+    .map(({ label, change }) => ({ label, change: `${signed(change)}${unit === '' ? '' : ` ${unit}`}` }))
+}
+
+const massInputs = ({ assessment }: PartWork): Explained[] => [
+  { label: 'Raw mass', value: `${round(assessment.rawMassG)} g`, source: 'sum of the lines' },
+  {
+    label: 'Cooked mass',
+    value: `${round(assessment.cookedMassG)} g`,
+    source: {
+      weighed: 'weighed',
+      steps: 'the steps',
+      family: 'usual for the family; practice',
+      raw: 'nothing cooks off',
+    }[assessment.cookedBasis],
+  },
+]
+
+/** The inputs of an equation with their values now. */
+function inputValues(work: PartWork, table: FamilyTable, inputs: readonly InputId[]): Explained[] {
+  const at = served(table, work.state, work.original)
+  return [...new Set(inputs)].map((id) => {
+    const { label, unit, source, value } = inputOf(id)
+    return { label, value: `${round(value(at))} ${unit}`.trim(), source }
+  })
+}
+
+const PARTLY: Explained = {
+  label: 'Partly known',
+  value: 'wider band',
+  source: 'some foods have no figure of their own for this',
+}
+
+function explainRatio(work: PartWork, table: FamilyTable, id: string): Explanation | null {
+  const at = table.ratios.findIndex((one) => one.id === id)
+  const ratio = table.ratios[at]
+  const reading = work.assessment.ratios.find((one) => one.id === id)
+  if (ratio === undefined || reading === undefined) return null
+  const range = (low: number, high: number): string => `${round(low)} to ${round(high)} ${ratio.unit}`
+  return {
+    title: `${ratio.label}: ${round(reading.value)} ${ratio.unit}`.trim(),
+    equation: ratioEquation(ratio),
+    inputs: [
+      { label: 'Works well', value: range(reading.bestLow, reading.bestHigh), source: ratio.source },
+      { label: 'Works', value: range(reading.low, reading.high), source: ratio.source },
+      {
+        label: 'Uncertainty',
+        value: `± ${round(reading.sd, 2)} ${ratio.unit}`,
+        source: 'measuring scatter of the lines, and how kitchens differ in the steps',
+      },
+      ...(reading.known === 'partly' ? [PARTLY] : []),
+      ...massInputs(work),
+    ],
+    levers: effects(work, table, 'ratio', at, ratio.unit),
+    source: ratio.source,
+  }
+}
+
+function explainAttribute(work: PartWork, table: FamilyTable, id: string): Explanation | null {
+  const at = table.attributes.findIndex((one) => one.id === id)
+  const attribute = table.attributes[at]
+  const reading = work.assessment.attributes.find((one) => one.id === id)
+  if (attribute === undefined || reading === undefined) return null
+  const goal = reading.target
+  return {
+    title: `${id.replaceAll('_', ' ')}: ${reading.value.toFixed(1)} ± ${reading.sd.toFixed(1)}`,
+    equation: attributeEquation(attribute),
+    inputs: [
+      ...(goal === null || work.original === null
+        ? []
+        : [
+            { label: work.original.name, value: `${goal.low} to ${goal.high}`, source: work.original.source },
+          ]),
+      ...inputValues(
+        work,
+        table,
+        attribute.terms.map(({ input }) => input),
+      ),
+      { label: 'Model', value: `± ${attribute.sd}`, source: 'before it learns from your tastings; practice' },
+      ...(reading.known === 'partly' ? [PARTLY] : []),
+      ...massInputs(work),
+    ],
+    levers: effects(work, table, 'attribute', at, 'points'),
+    source: attributeSource(attribute),
+  }
+}
+
+/** Answers "why?" for a ratio or an attribute; null where the part has no such reading. */
+export function explainReading(work: PartWork, kind: 'ratio' | 'attribute', id: string): Explanation | null {
+  const table = familyTable(work.assessment.family)
+  if (table === null) return null
+  return kind === 'ratio' ? explainRatio(work, table, id) : explainAttribute(work, table, id)
+}

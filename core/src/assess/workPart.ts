@@ -1,0 +1,179 @@
+import { type ResolvedLine, resolveLines } from '../composition'
+import type { Kitchen, Library, LineReading, Original, Part, PartAssessment, StepUse } from '../model'
+import { sumCooked, sumLines, type Sums, totalsPer } from '../nutrition'
+import { madeOf, type PartRun, type PartState, runPart, scattersOf, stateWith } from '../process'
+import { compile, type Granted } from '../program'
+import {
+  type Found,
+  lineFindings,
+  lineSlips,
+  listAgainstSteps,
+  methodRules,
+  ratioFindings,
+  runFindings,
+  safetyFindings,
+  unitSlips,
+} from '../rules'
+import { distanceTo, familyTable, readFamily, served, viscosityAt, waterBudget, waterSlack } from '../texture'
+
+/** All that is known of one part before the dish's aim is looked at. */
+export interface PartWork {
+  readonly lines: readonly ResolvedLine[]
+  readonly state: PartState
+  readonly method: PartRun
+  readonly sums: Sums
+  readonly original: Original | null
+  readonly assessment: PartAssessment
+  readonly findings: readonly Found[]
+  /** Share of each other part that this one takes, by its id. */
+  readonly takes: ReadonlyMap<string, number>
+}
+
+/** What a part is worked out from, beside itself. */
+export interface PartInput {
+  readonly part: Part
+  readonly uses: readonly (readonly StepUse[])[]
+  readonly granted: Granted
+  /** Parts that it may take, worked out before it. */
+  readonly others: readonly PartWork[]
+}
+
+const lineReadings = (lines: readonly ResolvedLine[], rawMassG: number): LineReading[] =>
+  lines.map(({ line, food, mass }) => ({
+    lineId: line.id,
+    text: line.text,
+    foodId: food?.id ?? null,
+    name: food?.name ?? line.food,
+    massG: mass?.value ?? null,
+    sdG: mass?.sd ?? null,
+    share: mass === null || rawMassG === 0 ? null : mass.value / rawMassG,
+  }))
+
+/** States with one scatter applied after another; the variance of the cooked mass is summed on the way. */
+function* neighbours(method: PartRun, variance: { massG2: number }): Generator<PartState> {
+  for (const { change } of scattersOf(method)) {
+    const state = stateWith(method, [change])
+    variance.massG2 += (state.cooked.massG - method.massG) ** 2
+    yield state
+  }
+}
+
+/** Runs a sequence to its end. */
+function drain(sequence: Generator): void {
+  while (sequence.next().done !== true);
+}
+
+/** Shares of other parts that a part takes, by id. */
+const takesOf = ({ program }: PartRun): ReadonlyMap<string, number> =>
+  new Map(program.others.map(({ part }, at) => [part.id, program.takenShares[at] ?? 0]))
+
+function work({ part, uses, granted, others }: PartInput, library: Library, kitchen: Kitchen): PartWork {
+  const lines = resolveLines(part, library, kitchen)
+  const table = familyTable(part.family)
+  const program = compile({
+    part,
+    lines,
+    uses,
+    library,
+    kitchen,
+    others: others.map(({ method }) => method.program),
+    granted: granted.shares,
+  })
+  const method = runPart({
+    program,
+    made: others.map(({ method: other }) => madeOf(other)),
+    usualYield: table?.usualYield.fraction ?? null,
+  })
+  const { state } = method
+  const original = part.originalId === null ? null : (library.originals.get(part.originalId) ?? null)
+  const takes = takesOf(method)
+  let rawMassG = 0
+  for (const { mass } of lines) rawMassG += mass?.value ?? 0
+  for (const { assessment } of others) rawMassG += (takes.get(assessment.partId) ?? 0) * assessment.rawMassG
+  const hasMass = rawMassG > 0
+  const isJudged = table !== null && hasMass
+  const variance = { massG2: 0 }
+  const near = neighbours(method, variance)
+  const readings = isJudged ? readFamily(table, state, near, original) : { ratios: [], attributes: [] }
+  // Without a family only the mass has a scatter to follow.
+  if (!isJudged) drain(near)
+  const sums = sumCooked(
+    sumLines(lines, kitchen),
+    method.nutrients,
+    others.map(({ sums: of, assessment }) => ({ sums: of, share: takes.get(assessment.partId) ?? 0 })),
+  )
+  const water = waterBudget(state.mixed, Math.max(0, state.mixed.waterG - state.cooked.waterG))
+  const cookedMassG = method.massG
+  const assessment: PartAssessment = {
+    partId: part.id,
+    name: part.name,
+    family: part.family,
+    originalId: part.originalId,
+    originalName: original?.name ?? null,
+    rawMassG,
+    cookedMassG,
+    cookedSdG: Math.sqrt(variance.massG2),
+    cookedBasis: method.basis,
+    water: {
+      totalG: water.totalG,
+      heldG: water.heldG,
+      freeG: water.freeG,
+      cookedOffG: water.cookedOffG,
+      slackPct: waterSlack(state.mixed, 'cold'),
+    },
+    ratios: readings.ratios,
+    attributes: readings.attributes,
+    distance: distanceTo(original, readings.attributes),
+    viscosityPaS:
+      isJudged && table.isPoured ? viscosityAt(state, served(table, state, original).servingC) : null,
+    lines: lineReadings(lines, rawMassG),
+    steps: method.trace.map(({ reading }) => reading),
+    start: method.start,
+    unused: [...method.unused],
+    time: method.time,
+    takenG: 0,
+    leftoverG: 0,
+    totals: totalsPer(sums, 1, cookedMassG),
+  }
+  const stepTexts = part.steps.map(({ text }) => text)
+  const findings = [
+    ...lineFindings(lines, library, kitchen),
+    ...safetyFindings(lines, method),
+    ...unitSlips(lines, rawMassG, kitchen),
+    ...lineSlips(lines, stepTexts, rawMassG, kitchen),
+    ...listAgainstSteps(lines, part.steps, kitchen),
+    ...(table === null ? [] : ratioFindings(table, readings.ratios, lines)),
+    ...methodRules({ part, lines, method, state, kitchen, rawMassG }),
+    ...runFindings(method, granted, isJudged),
+  ]
+  return { lines, state, method, sums, original, assessment, findings, takes }
+}
+
+interface Memo {
+  readonly library: Library
+  readonly kitchen: Kitchen
+  readonly input: PartInput
+  readonly done: PartWork
+}
+const memo = new WeakMap<Part, Memo>()
+
+const isSame = (a: PartInput, b: PartInput): boolean =>
+  a.others.length === b.others.length &&
+  a.others.every((work, at) => work === b.others[at]) &&
+  a.granted.shares.length === b.granted.shares.length &&
+  a.granted.shares.every((share, at) => share === b.granted.shares[at])
+
+/** Works a part out; memoised by identity, so editing one part recomputes one part, and those that take from it. */
+export function workPart(input: PartInput, library: Library, kitchen: Kitchen): PartWork {
+  const known = memo.get(input.part)
+  if (
+    known !== undefined &&
+    known.library === library &&
+    known.kitchen === kitchen &&
+    isSame(known.input, input)
+  )
+    return known.done
+  const done = work(input, library, kitchen)
+  memo.set(input.part, { library, kitchen, input, done })
+  return done
+}

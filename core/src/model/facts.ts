@@ -1,0 +1,100 @@
+import type { FoodClass, StarchClass } from './ingredient'
+
+/** Parts of a whole food that are not eaten. */
+export const REFUSE_PARTS = ['peel', 'core', 'seed', 'stem', 'shell'] as const
+export type RefusePart = (typeof REFUSE_PARTS)[number]
+
+/** What the engine and the rules know of one food beside its composition: one row of the library's facts table. */
+export interface FoodFact {
+  /** Foods of a group behave alike in water and heat: the yields table names the same groups. */
+  readonly group: string
+  /** Marks by which rules and laws find it: "raw-phaseolus", "watery", "cooked". */
+  readonly traits: ReadonlySet<string>
+  /** Rest that its gel needs before it holds, min; null where it makes none. */
+  readonly restMin: number | null
+  /** Least temperature at which it is cooked, C. */
+  readonly cookedC: number | null
+  /** Size of its whole pieces where it differs from its class's, mm; 0 for a powder or a paste. */
+  readonly pieceMm: number | null
+  /** Share of the whole food as bought that each part is, 0 to 1; null where the food is all eaten. */
+  readonly refuse: Readonly<Record<RefusePart, number>> | null
+}
+
+/** A gelling or thickening agent. */
+export interface Agent {
+  readonly foodId: string
+  /** Kind of agent that rules speak of: "agar", "carrageenan". */
+  readonly family: string
+  /** Gel strength per gram against the family's best powder. */
+  readonly strength: number
+  /** What it needs to dissolve: heat, or a rest in the cold. */
+  readonly hydrates: 'hot' | 'cold'
+  readonly hydrateC: number
+  readonly hydrateMin: number
+  readonly sets: 'cooling' | 'heating' | 'calcium' | 'none'
+  readonly setC: number | null
+  readonly meltC: number | null
+  /** Below this pH, heat cuts its chains; what is left of its strength after a boil. */
+  readonly acidPH: number
+  readonly acidKeeps: number
+  /** Least share of the water phase that sets, %. */
+  readonly floorPct: number
+  readonly source: string
+}
+
+/** How a kind of starch swells, and when it thins again. */
+export interface StarchFact {
+  readonly lowC: number
+  readonly highC: number
+  /** Swollen volume in excess water, mL per g. */
+  readonly swellingMlPerG: number
+  readonly isAmylose: boolean
+  /** From this temperature on it thins, with this time constant; null where boiling does it no harm. */
+  readonly thinsC: number | null
+  readonly thinsMin: number | null
+  readonly source: string
+}
+
+/** Sizes of a class of foods: whole pieces, ground, and after a strong blender. */
+export interface ParticleFact {
+  /** Whole pieces, mm; 0 for what is a powder or a liquid. */
+  readonly pieceMm: number
+  /** Coarse end of its particles when ground or mashed, and after long blending, um. */
+  readonly groundUm: number
+  readonly blendedUm: number
+  /** How much of its particle size the tongue feels, 0 to 1. */
+  readonly hardness: number
+  /** Hydrated volume of a gram of its dry solids as fine particles, mL. */
+  readonly volumeMlPerG: number
+}
+
+/** What foods of a class usually hold, where a food's own row is silent: a guess with its scatter, never 0. */
+export interface ClassUsual {
+  /** Free glutamate, mg per 100 g, and its standard deviation. */
+  readonly glutamateMg: number
+  readonly glutamateSd: number
+  /** Most sodium that is to be expected, mg per 100 g. */
+  readonly sodiumMostMg: number
+}
+
+/** A culture that sours a base. */
+export interface Culture {
+  readonly id: string
+  readonly bestC: number
+  readonly halfwayH: number
+  readonly spreadH: number
+  readonly freshPH: number
+  readonly ripePH: number
+}
+
+/** Tables of facts that ship with the library: each fact stands once. */
+export interface Facts {
+  readonly foods: ReadonlyMap<string, FoodFact>
+  /** Group of a food that has no row of its own, by its class. */
+  readonly classGroups: ReadonlyMap<FoodClass, string>
+  readonly agents: ReadonlyMap<string, Agent>
+  readonly starches: ReadonlyMap<StarchClass, StarchFact>
+  readonly particles: ReadonlyMap<FoodClass, ParticleFact>
+  readonly cultures: ReadonlyMap<string, Culture>
+  readonly usual: ReadonlyMap<FoodClass, ClassUsual>
+}

@@ -1,0 +1,66 @@
+import { fitOf, type Op, type Program, USUAL_AREA_DM2 } from '../program'
+import type { Bench } from './bench'
+import { evaluate, type Evaluation } from './evaluate'
+import type { Placed, Workspace } from './workspace'
+
+const MOST_LOADS = 50
+
+/** Where an operation is done: the vessel that it names or goes on in, else the smallest of the kitchen that takes the lot. */
+function placeOf(op: Op, program: Program, massG: number, before: readonly Placed[]): Placed {
+  const { spec, step, oven } = op
+  const own = op.mainOp < 0 ? null : (before[op.mainOp]?.vessel ?? null)
+  const same = op.vessels.find(({ vessel }) => vessel.id === own?.id)
+  const choice = same ?? op.vessels.find(({ limitG }) => limitG >= massG) ?? op.vessels.at(-1) ?? null
+  const vessel = op.namedVessel ?? choice?.vessel ?? null
+  // What is fried on in the same pan has shrunk there: it is not split again.
+  const limit =
+    op.namedVessel !== null
+      ? op.namedLimitG
+      : same !== undefined && same.vessel.kind === 'pan'
+        ? Number.POSITIVE_INFINITY
+        : (choice?.limitG ?? Number.POSITIVE_INFINITY)
+  const loads = limit > 0 && Number.isFinite(limit) ? Math.max(1, Math.ceil(massG / limit - 1e-6)) : 1
+  const trays =
+    vessel?.kind === 'tray' && Number.isFinite(limit)
+      ? Math.min(vessel.count, Math.ceil(massG / (limit / vessel.count)))
+      : 1
+  return {
+    vessel,
+    oven,
+    loads: Math.min(MOST_LOADS, loads),
+    areaDm2: (vessel?.areaDm2 ?? USUAL_AREA_DM2) * Math.max(1, trays),
+    gPerDm2: vessel?.areaDm2 == null || massG === 0 ? null : massG / vessel.areaDm2,
+    fit: fitOf(program.kitchen, spec?.id ?? '', vessel?.id ?? '', step.weighedG === null ? null : step.id),
+  }
+}
+
+/** What placing needs of an evaluation. */
+export type Placing = Omit<Evaluation, 'places' | 'lnRates'>
+
+/**
+ * Chooses vessels and loads for every operation, from what each lot weighs as it comes: whole numbers that a search holds
+ * fixed.
+ * @param space is left as after an evaluation with these places
+ */
+export function placeAll(
+  program: Program,
+  space: Workspace,
+  placing: Placing,
+  after?: (op: Op, bench: Bench) => void,
+): Placed[] {
+  const places: Placed[] = []
+  evaluate(
+    program,
+    space,
+    { ...placing, places, lnRates: null },
+    {
+      before: (op, bench) => {
+        const placed = placeOf(op, program, bench.massG, places)
+        places.push(placed)
+        return placed
+      },
+      ...(after === undefined ? {} : { after }),
+    },
+  )
+  return places
+}

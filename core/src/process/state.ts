@@ -1,0 +1,112 @@
+import { type FoodEntry, type Program } from '../program'
+import { batchOf } from './batchOf'
+import { pHOf } from './sourness'
+import {
+  CORE_C,
+  CULTURE_PH,
+  LOT_STRIDE,
+  OVERRUN_PCT,
+  rowMass,
+  SURFACE_DRY,
+  type Workspace,
+} from './workspace'
+
+import { addRow, shareOf, Sums } from './stateSums'
+
+import type { PartState } from './stateTypes'
+
+/** A food's pH is known to so much; acids that the table does not state widen it. Practice. */
+const PH_SD = 0.4
+const PH_SD_UNKNOWN = 1
+const OIL_FILM_G = 8
+
+/** Warmth, air and surface of what is on the bench at the end, by mass. */
+function lotsAtEnd(program: Program, space: Workspace) {
+  let mass = 0
+  let warm = 0
+  let air = 0
+  let dry = 0
+  let culture = Number.NaN
+  for (const { op, rows } of program.finals) {
+    let grams = 0
+    for (const row of rows) grams += rowMass(space.rows, row)
+    const lot = op * LOT_STRIDE
+    mass += grams
+    warm += grams * (op < 0 ? 20 : (space.lots[lot + CORE_C] ?? 20))
+    if (op < 0) continue
+    air += grams * (space.lots[lot + OVERRUN_PCT] ?? 0)
+    dry += grams * (space.lots[lot + SURFACE_DRY] ?? 0)
+    const pH = space.lots[lot + CULTURE_PH] ?? Number.NaN
+    if (!Number.isNaN(pH)) culture = Number.isNaN(culture) ? pH : Math.min(culture, pH)
+  }
+  return {
+    servedC: mass > 0 ? warm / mass : 20,
+    overrunPct: shareOf(air, mass),
+    dry: shareOf(dry, mass),
+    culture,
+  }
+}
+
+/** What a part is made of and like, from its evaluated rows. */
+export function partState(program: Program, space: Workspace): PartState {
+  const sums = new Sums()
+  const { rows } = space
+  for (const row of program.finalRows) addRow(sums, program, rows, row)
+  const end = lotsAtEnd(program, space)
+  const entryOf = (row: number): FoodEntry => {
+    const of = program.rows[row]
+    if (of === undefined) throw new Error(`partState: no row ${row}`)
+    return of.source.entry
+  }
+  const acidPH = pHOf({ rows, entry: entryOf }, program.finalRows)
+  const cooked = batchOf(program, rows, program.finalRows)
+  cooked.glutamateMg += sums.glutamateGuessG
+  const mixed = batchOf(program, rows, program.finalRows, true)
+  const freeFat = Math.max(0, sums.fatG - sums.emulsifiedG)
+  return {
+    mixed,
+    cooked,
+    servedC: end.servedC,
+    peakC: shareOf(sums.peakG, sums.massG),
+    particles: {
+      coarseShare: shareOf(sums.coarseG, sums.massG),
+      pieceMm: shareOf(sums.pieceG, sums.coarseG),
+      d90Um: shareOf(sums.d90G, sums.fineG),
+      feltUm: shareOf(sums.feltG, sums.fineG),
+      gritPct: 100 * shareOf(sums.gritG, sums.massG),
+      volumeMl: sums.volumeMl,
+      innerFatG: sums.innerFatG,
+      heatedKernels: shareOf(sums.kernelHotG, sums.kernelG),
+    },
+    starch: {
+      swollenG: sums.swollenG,
+      amyloseG: sums.amyloseG,
+      waxyG: sums.waxyG,
+      rawG: sums.rawStarchG,
+      swollenMl: sums.swollenMl,
+      thinned: shareOf(sums.thinnedG, sums.swollenG),
+    },
+    proteinSet: shareOf(sums.setG, sums.proteinG),
+    glutenDevelopment: shareOf(sums.developedG, sums.glutenG),
+    glutenNetworkG: sums.networkG,
+    emulsifiedFatG: sums.emulsifiedG,
+    agents: sums.agents,
+    overrunPct: end.overrunPct,
+    pH: {
+      value: Number.isNaN(end.culture) ? acidPH : Math.min(end.culture, acidPH),
+      sd: PH_SD + PH_SD_UNKNOWN * shareOf(sums.unknownG, sums.massG),
+    },
+    surface: {
+      dry: end.dry,
+      browned: shareOf(sums.brownedG, sums.massG),
+      oilFilm: 1 - Math.exp(-shareOf(100 * freeFat, sums.massG) / OIL_FILM_G),
+    },
+    coverage: {
+      composition: 1 - shareOf(sums.unknownG, sums.massG),
+      sodium: 1 - shareOf(sums.sodiumUnknownG, sums.massG),
+      umami: 1 - shareOf(sums.umamiUnknownG, sums.massG),
+      glutamateSdMg: Math.sqrt(sums.glutamateVar),
+      sodiumMostMg: sums.sodiumMostMg,
+    },
+  }
+}

@@ -1,0 +1,196 @@
+import type { Form } from '../model'
+import type { Bench } from './bench'
+import { USUAL_THICKNESS_MM } from './drying'
+import { coreTemperature, type Shape } from './laws/conduction'
+import { reckonedPH } from './sourness'
+import {
+  ACID_KEPT,
+  BROWNED,
+  CORE_C,
+  HOT_MIN,
+  HYDRATED,
+  PEAK_C,
+  PROTEIN_SET,
+  REST_MIN,
+  STRIDE,
+  SURFACE_DRY,
+  SWOLLEN,
+  THINNED,
+  WET_C,
+} from './workspace'
+
+const SHAPE: Readonly<Record<Form, Shape>> = {
+  pieces: 'slab',
+  strip: 'slab',
+  cube: 'sphere',
+  crumble: 'slab',
+  patty: 'slab',
+  ball: 'sphere',
+  log: 'cylinder',
+  loaf: 'cylinder',
+  breaded: 'slab',
+}
+/** Heat transfer at the surface, W/m2K. @source 2.1 of the model page; practice */
+const SURFACE_H = {
+  none: 0,
+  pan: 300,
+  liquid: 1000,
+  oven: 25,
+  'fryer-air': 55,
+  grill: 60,
+  oil: 400,
+  steam: 1000,
+  pressure: 1000,
+  'dry-air': 20,
+  cold: 10,
+} as const
+const FAN_H = 32
+/** A drying surface is cooled by its own vapour: this share of the oven's excess over it is felt. @source 200 C reads as 137; practice */
+const FELT = 0.43
+const WET_OVEN_C = 90
+/** A moist core cannot pass this, C, while it holds this much water. */
+const WET_CORE_C = 99
+const WET_SHARE = 0.3
+/** Stirred food follows its surroundings with this time constant, min. Practice. */
+const STIRRED_TAU_MIN = 3
+const MEDIUM_C = { pan: 100, liquid: 96, oil: 103, steam: 100, pressure: 118 } as const
+/** Minutes near the end temperature, of all minutes: warming up does not count. Practice. */
+export const AT_TEMPERATURE = 0.7
+const HOT_C = [75, 80, 90, 95] as const
+const PROTEIN_SET_C = [65, 90] as const
+const ROOM_C = 20
+
+/** The temperature that a surface feels, C. */
+function feltC({ op, tempC }: Bench): number {
+  const set = Number.isNaN(tempC) ? (op.spec?.usualC ?? ROOM_C) : tempC
+  const medium = op.spec?.medium ?? 'none'
+  switch (medium) {
+    case 'oven':
+    case 'fryer-air':
+    case 'grill':
+      return set <= WET_OVEN_C ? set : WET_OVEN_C + FELT * (set - WET_OVEN_C)
+    case 'pan':
+    case 'oil':
+    case 'steam':
+    case 'pressure':
+      return MEDIUM_C[medium]
+    case 'liquid':
+      return Math.min(set, op.spec?.id === 'boil' ? 100 : 118)
+    default:
+      return set
+  }
+}
+
+/** Core temperature after so many minutes, C. The lot's sums are of what is left of it. */
+export function coreAfter(bench: Bench, minutes: number): number {
+  const { op, placed, lots } = bench
+  const spec = op.spec
+  const start = lots[bench.lotAt + CORE_C] ?? ROOM_C
+  if (spec === null) return start
+  if (spec.medium === 'none') return spec.id === 'hold' && !Number.isNaN(bench.tempC) ? bench.tempC : start
+  const medium = feltC(bench)
+  const isBody = op.form !== 'pieces' && op.form !== 'crumble'
+  const isLoose = op.phase === 'liquid' || bench.looseG > bench.massG / 2
+  // "Boil 4 minutes" counts from the boil: a pot of liquid is as hot as it is said to be.
+  if (!isBody && spec.medium === 'liquid' && minutes > 0 && isLoose) return Math.max(start, medium)
+  if (!isBody && (spec.medium === 'pan' || spec.medium === 'liquid'))
+    return Math.max(start, medium + (start - medium) * Math.exp(-minutes / STIRRED_TAU_MIN))
+  const isFan = spec.medium === 'oven' && (op.step.settings.isFan ?? placed.oven?.isFan ?? false)
+  const core = coreTemperature({
+    startC: start,
+    mediumC: medium,
+    thicknessMm: op.thicknessMm ?? USUAL_THICKNESS_MM[op.form],
+    shape: SHAPE[op.form],
+    h: isFan ? FAN_H : SURFACE_H[spec.medium],
+    minutes,
+  })
+  return bench.massG > 0 && bench.waterG / bench.massG > WET_SHARE && spec.medium !== 'pressure'
+    ? Math.min(core, WET_CORE_C)
+    : core
+}
+
+const rising = (value: number, low: number, high: number): number =>
+  Math.min(1, Math.max(0, (value - low) / (high - low)))
+
+/** 0 below a temperature, 1 above it, without a corner: half a degree of slack is allowed for. */
+const reaching = (value: number, wanted: number): number => 1 / (1 + Math.exp(-(value - wanted + 0.5) / 0.25))
+
+/** Agents dissolve with heat and time, or in the cold; acid and heat cut their chains. */
+function activate(bench: Bench, row: number, coreC: number, minutes: number, isResting: boolean): void {
+  const { agent } = bench.entry(row)
+  if (agent === null) return
+  const from = row * STRIDE
+  const isHot = agent.hydrates === 'hot'
+  const on = isHot
+    ? reaching(coreC, agent.hydrateC)
+    : Math.max(isResting ? 1 : 0, reaching(-coreC, -agent.hydrateC))
+  const time = on * (isHot ? minutes * AT_TEMPERATURE : minutes)
+  const fresh = 1 - (bench.rows[from + HYDRATED] ?? 0)
+  bench.rows[from + HYDRATED] = 1 - fresh * Math.exp((-2.3 * time) / agent.hydrateMin)
+  if (agent.hydrates !== 'hot' || coreC < agent.hydrateC - 10) return
+  const pH = reckonedPH(bench)
+  const over = 1 / (1 + Math.exp((pH - agent.acidPH) / 0.15))
+  const cut = (1 - agent.acidKeeps) * over * (1 - Math.exp(-minutes / 3))
+  bench.rows[from + ACID_KEPT] = Math.min(bench.rows[from + ACID_KEPT] ?? 1, 1 - cut)
+}
+
+/** Starch swells as it heats and may thin again. */
+function gelatinise(bench: Bench, row: number, coreC: number, minutes: number): void {
+  const { starch } = bench.entry(row)
+  const from = row * STRIDE
+  const swollen = rising(coreC, starch.lowC, starch.highC)
+  bench.rows[from + SWOLLEN] = Math.max(bench.rows[from + SWOLLEN] ?? 0, swollen)
+  if (starch.thinsC === null || starch.thinsMin === null) return
+  const kept = 1 - (bench.rows[from + THINNED] ?? 0)
+  const hot = minutes * reaching(coreC, starch.thinsC)
+  bench.rows[from + THINNED] = 1 - kept * Math.exp(-hot / starch.thinsMin)
+}
+
+const BROWNS: ReadonlySet<string> = new Set(['pan', 'oven', 'fryer-air', 'grill', 'oil'])
+/** Browning begins when the surface is dry and above this, C; so many minutes brown 63 % of it at 40 C more. Practice. */
+const BROWNS_C = 130
+const BROWN_TAU_MIN = 14
+const PER_STEP_C = 40
+
+/** Dry heat dries the surface and browns it. */
+function brown(bench: Bench, minutes: number, lostShare: number): void {
+  const { op, tempC, lots } = bench
+  if (!BROWNS.has(op.spec?.medium ?? '') || op.isWrapped || op.isInDish) return
+  const set = Number.isNaN(tempC) ? (op.spec?.usualC ?? ROOM_C) : tempC
+  const heat = Math.max(0, (set - BROWNS_C) / PER_STEP_C) * op.heatFactor * op.lidFactor
+  const dry = lots[bench.lotAt + SURFACE_DRY] ?? 0
+  const drier = dry + (1 - dry) * (1 - Math.exp(-6 * lostShare - (heat * minutes) / 40))
+  lots[bench.lotAt + SURFACE_DRY] = drier
+  const gone = 1 - Math.exp((-heat * drier * minutes) / BROWN_TAU_MIN)
+  for (const row of op.rows) {
+    const at = row * STRIDE + BROWNED
+    bench.rows[at] = (bench.rows[at] ?? 0) + (1 - (bench.rows[at] ?? 0)) * gone
+  }
+}
+
+/** Marks what a step's heat and time did to each food. @param lostShare of the lot's mass that left as vapour */
+export function remember(
+  bench: Bench,
+  coreC: number,
+  minutes: number,
+  isResting: boolean,
+  lostShare: number,
+): void {
+  const { op, rows } = bench
+  for (const row of op.rows) {
+    const from = row * STRIDE
+    if (coreC > (rows[from + PEAK_C] ?? 0)) rows[from + PEAK_C] = coreC
+    for (let at = 0; at < HOT_C.length; at += 1)
+      if (coreC >= (HOT_C[at] ?? 0))
+        rows[from + HOT_MIN + at] = (rows[from + HOT_MIN + at] ?? 0) + minutes * AT_TEMPERATURE
+    if (isResting) rows[from + REST_MIN] = (rows[from + REST_MIN] ?? 0) + minutes
+    gelatinise(bench, row, coreC, minutes)
+    rows[from + PROTEIN_SET] = Math.max(
+      rows[from + PROTEIN_SET] ?? 0,
+      rising(coreC, PROTEIN_SET_C[0], PROTEIN_SET_C[1]),
+    )
+    activate(bench, row, coreC, minutes, isResting)
+    if (Number.isNaN(rows[from + WET_C]) && bench.looseG > 0) rows[from + WET_C] = coreC
+  }
+  brown(bench, minutes, lostShare)
+}

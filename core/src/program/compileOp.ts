@@ -1,0 +1,295 @@
+import type { OperationId, Step, StepUse } from '../model'
+import { cutSizeMm, refuseIn } from '../reading'
+import { fanShiftC } from '../measure'
+import { rowConstants } from './constants'
+import { foodEntry } from './foods'
+import {
+  bathAfter,
+  bindingOf,
+  freshLot,
+  isDough,
+  isMixedAfter,
+  leavesLiquor,
+  listedOf,
+  type Listed,
+  type LotShape,
+  phaseAfter,
+  wrappedIn,
+} from './lotShape'
+import { type OperationSpec, specOf } from './operations'
+import type { Op, Take } from './program'
+import { rateFor } from './rates'
+import { uptakeTau } from './uptake'
+import { loadLimit, vesselChoices, vesselKind, vesselOfSize } from './vessels'
+import type { Writer } from './writer'
+
+/** Fat that stands for the oil of a fryer where the part lists none. */
+const FRYING_OIL_ID = 'oil-neutral-refined'
+const WATER_ID = 'water'
+const HEAT = { low: 0.45, medium: 0.8, high: 1 } as const
+const COVERED = 0.2
+const AJAR = 0.6
+/** Water of the tap that food lies in where none is listed, g per g. @source process 3.1 to 3.7: pasta 10, pulses 3 to 4; practice */
+const TAP_RATIO: Partial<Record<OperationId, number>> = {
+  soak: 4,
+  hydrate: 3,
+  desalt: 10,
+  boil: 4,
+  'pressure-cook': 3,
+  simmer: 3,
+  absorb: 2.5,
+}
+const PASTA_RATIO = 10
+const DISCARDS: ReadonlySet<OperationId> = new Set(['soak', 'desalt', 'boil', 'pressure-cook', 'hydrate'])
+/** These take water from the tap for dry foods only. */
+const FOR_DRY: ReadonlySet<OperationId> = new Set(['hydrate', 'simmer', 'absorb'])
+/** Cut without a size. Practice. */
+const USUAL_CUT_MM = 9
+const GRATED_MM = 3
+const CUTS: ReadonlySet<OperationId> = new Set(['chop', 'grate'])
+/** Fat is the medium where it is this share of what is in the fryer; lifted food leaves the rest in the pan. */
+const MEDIUM_SHARE = 0.25
+const LIFTED_FORMS: ReadonlySet<string> = new Set([
+  'patty',
+  'ball',
+  'log',
+  'loaf',
+  'breaded',
+  'strip',
+  'cube',
+])
+/** With more water and fat than this, what is blended leaves the jug clean. Practice. */
+const THIN_SHARE = 0.85
+const FAT_THINS = 0.08
+/** Liquor by which food in a dish is under sauce, share of the lot. Practice. */
+const SAUCED_SHARE = 0.15
+
+/** A liquid that is poured over food does not give the lot its shape. */
+const LIQUOR_WEIGHT = 0.02
+
+interface Gathered {
+  readonly lot: LotShape
+  readonly takes: Take[]
+  readonly mainOp: number
+}
+
+/** Brings together what a step takes; shape and phase are those of the larger. */
+function gather(writer: Writer, step: Step, at: number, uses: readonly StepUse[]): Gathered {
+  const lot = freshLot(at)
+  const takes: Take[] = []
+  let mainOp = -1
+  let mainG = 0
+  const weigh = (rows: readonly number[]): number =>
+    rows.reduce((sum, row) => sum + (writer.rawG[row] ?? 0), 0)
+  for (const use of uses) {
+    if (use.kind === 'line') {
+      const row = writer.line(use.id, use.share, step)
+      if (row < 0) continue
+      takes.push({ kind: 'line', id: use.id, share: use.share, rows: Int32Array.of(row) })
+      lot.rows.push(row)
+      const isLiquid = writer.rows[row]?.source.entry.isLiquid ?? false
+      lot.hasLiquor ||= isLiquid
+      const massG = (writer.rawG[row] ?? 0) * (isLiquid ? LIQUOR_WEIGHT : 1)
+      if (massG > mainG) {
+        mainG = massG
+        mainOp = -1
+        Object.assign(lot, { form: 'pieces', thicknessMm: null, phase: 'pieces', isMixed: false })
+      }
+      continue
+    }
+    const taken = use.kind === 'step' ? writer.lot(use, step) : writer.part(use)
+    if (taken === null) continue
+    const massG = weigh(taken.lot.rows)
+    takes.push(taken.take)
+    lot.rows.push(...taken.lot.rows)
+    lot.hasLiquor ||= taken.lot.hasLiquor
+    lot.isWrapped ||= taken.lot.isWrapped
+    lot.isInBowl ||= taken.lot.isInBowl
+    lot.isDough ||= taken.lot.isDough
+    if (taken.lot.bath !== 'none') lot.bath = taken.lot.bath
+    if (massG > mainG) {
+      const { form, thicknessMm, phase, isMixed } = taken.lot
+      Object.assign(lot, { form, thicknessMm, phase, isMixed })
+      mainG = massG
+      mainOp = taken.lot.op
+    }
+  }
+  return { lot, takes, mainOp }
+}
+
+/** An ingredient of the library that a step brings in by itself. */
+function bornRow(writer: Writer, id: string, name: string): number {
+  const food = writer.input.library.ingredients.get(id) ?? null
+  if (food === null) return -1
+  return writer.row({ id, name, entry: foodEntry(food, writer.input.library.facts), food }, {}, 0)
+}
+
+const isFat = (writer: Writer, row: number): boolean =>
+  writer.rows[row]?.source.entry.food?.foodClass === 'fat'
+
+/** Rows of fat that food is fried in and lifted out of. */
+function mediumRows(writer: Writer, spec: OperationSpec, lot: LotShape, listed: Listed): number[] {
+  if (spec.id !== 'deep-fry' && spec.id !== 'shallow-fry') return []
+  const fats = lot.rows.filter((row) => isFat(writer, row))
+  const fatG = fats.reduce((sum, row) => sum + (writer.rawG[row] ?? 0), 0)
+  const isMedium = spec.id === 'deep-fry' || LIFTED_FORMS.has(lot.form) || fatG > MEDIUM_SHARE * listed.massG
+  return isMedium ? fats : []
+}
+
+/** The unlisted water of the tap that the food of a step lies in, g per g; 0 where it lies in none. */
+function tapRatio(writer: Writer, spec: OperationSpec, lot: LotShape, listed: Listed): number {
+  const ratio = TAP_RATIO[spec.id] ?? 0
+  if (ratio === 0 || lot.hasLiquor || lot.phase === 'liquid') return 0
+  if (FOR_DRY.has(spec.id) && listed.dryG <= 0) return 0
+  const isPasta = lot.rows.some((row) => writer.rows[row]?.source.entry.group === 'pasta')
+  return isPasta && spec.id === 'boil' ? PASTA_RATIO : ratio
+}
+
+/** Writes one step as an operation. */
+export function compileOp(writer: Writer, step: Step, at: number, uses: readonly StepUse[]): void {
+  const { lot, takes, mainOp } = gather(writer, step, at, uses)
+  const { settings } = step
+  const { library, kitchen } = writer.input
+  const spec = step.operation === null || lot.rows.length === 0 ? null : specOf(step.operation)
+  const phaseBefore = lot.phase
+  const leaves = spec !== null && leavesLiquor(lot, step, spec)
+  if (leaves) {
+    lot.hasLiquor = false
+    lot.bath = 'none'
+  }
+  const tap = spec === null ? 0 : tapRatio(writer, spec, lot, listedOf(lot.rows, writer.rows, writer.rawG))
+  const waterRow =
+    spec !== null && ((settings.waterG ?? 0) > 0 || settings.additions !== null)
+      ? bornRow(writer, WATER_ID, 'Water')
+      : -1
+  if (waterRow >= 0) {
+    lot.rows.push(waterRow)
+    lot.hasLiquor ||= (settings.waterG ?? 0) > 0
+  }
+  const form = settings.form ?? lot.form
+  const thicknessMm = settings.thicknessMm ?? lot.thicknessMm
+  const listed = listedOf(lot.rows, writer.rows, writer.rawG)
+  const medium = spec === null ? [] : mediumRows(writer, spec, { ...lot, form }, listed)
+  const hasFat = lot.rows.some((row) => isFat(writer, row))
+  const isFrying = spec?.id === 'deep-fry' || (spec?.id === 'shallow-fry' && !hasFat)
+  const oilRow = isFrying && medium.length === 0 ? bornRow(writer, FRYING_OIL_ID, 'Frying oil') : -1
+  if (oilRow >= 0) lot.rows.push(oilRow)
+  const dough = lot.isDough || isDough(listed)
+  const isMixed = spec === null ? lot.isMixed : isMixedAfter(lot.isMixed, spec.id, settings.form ?? lot.form)
+  const phase = spec === null ? phaseBefore : phaseAfter(lot.phase, spec.id, form, listed)
+  const inWrap = spec !== null && wrappedIn(lot, step, spec.id)
+  const isWrapped = inWrap && (spec.id === 'roast' || spec.id === 'steam')
+  const rateKey = spec === null ? '' : isWrapped ? `${spec.id}-wrapped` : spec.id
+  const oven =
+    spec?.medium === 'oven' ? (kitchen.equipment.find(({ kind }) => kind === 'oven') ?? null) : null
+  const isSauced = lot.hasLiquor && listed.liquidG > SAUCED_SHARE * listed.massG
+  const isPoured = lot.isMixed && lot.phase !== 'pieces' && form === 'pieces' && !dough
+  const isInDish = spec?.medium === 'oven' && (isSauced || isPoured)
+  const lying = { form, isMixed: lot.isMixed, isInDish }
+  const kind = spec === null ? null : vesselKind(step, spec)
+  const gluten = lot.rows.find((row) => writer.rows[row]?.source.entry.isGluten)
+  const swell =
+    spec !== null && dough && gluten !== undefined
+      ? rateFor(library.rates, spec.id, writer.rows[gluten]?.source.entry.food?.id ?? null, 'gluten')
+      : null
+  const isDrained = settings.isDrained === true
+  const named =
+    kind !== null && settings.vesselCm !== null ? vesselOfSize(kitchen, kind, settings.vesselCm) : null
+  const op: Op = {
+    at,
+    step,
+    spec,
+    takes,
+    rows: Int32Array.from(lot.rows),
+    waterRow,
+    oilRow,
+    mediumRows: Int32Array.from(medium),
+    mainOp,
+    constants: rowConstants({
+      rates: library.rates,
+      key: rateKey,
+      form: isInDish && isPoured ? 'loaf' : lot.form,
+      rows: lot.rows.flatMap((row) => writer.rows[row] ?? []),
+      isWet:
+        listed.massG > 0 &&
+        Math.max(listed.waterG / listed.massG, (listed.waterG + listed.fatG) / listed.massG - FAT_THINS) >
+          THIN_SHARE,
+      isInBowl: lot.isInBowl,
+      isDough: dough,
+      isMixed: lot.isMixed,
+      isWrapped,
+      refuse: spec?.id === 'trim' ? refuseIn(step.text) : [],
+    }),
+    form,
+    thicknessMm,
+    phaseBefore,
+    phase,
+    binds: spec === null ? 'none' : bindingOf(spec.id, phase),
+    isMixed,
+    isDough: dough && lot.isMixed,
+    leavesLiquor: leaves,
+    tapRatio: tap,
+    isTapDiscarded: spec !== null && DISCARDS.has(spec.id),
+    isWrapped: inWrap,
+    isDrained,
+    rateKey,
+    airShiftC:
+      spec?.medium === 'oven'
+        ? fanShiftC(step.tempC === null || (settings.isFan ?? oven?.isFan ?? true), oven?.offsetC ?? 0)
+        : 0,
+    lidFactor: settings.lid === 'on' ? COVERED : settings.lid === 'ajar' ? AJAR : 1,
+    heatFactor: spec?.medium === 'pan' && settings.heat !== null ? HEAT[settings.heat] : 1,
+    waterG: settings.waterG ?? 0,
+    additionsG:
+      settings.additions === null || spec?.medium !== 'pan'
+        ? 0
+        : settings.additions.count * settings.additions.massG,
+    cutMm:
+      spec !== null && CUTS.has(spec.id)
+        ? (cutSizeMm(step.text) ?? (spec.id === 'grate' ? GRATED_MM : USUAL_CUT_MM))
+        : Number.NaN,
+    vessels:
+      kind === null || spec === null || named !== null ? [] : vesselChoices(kitchen, kind, spec, lying),
+    namedVessel: named,
+    namedLimitG: named === null || spec === null ? Number.POSITIVE_INFINITY : loadLimit(spec, lying, named),
+    oven,
+    isInDish,
+    swellSaturation: swell?.value ?? Number.NaN,
+    swellTauMin: spec === null ? 1 : uptakeTau(spec.id, 'gluten', 95),
+  }
+  writer.ops.push(op)
+  if (spec?.id === 'wash-gluten') writer.wash(lot.rows)
+  settle(writer, lot, op, listed)
+}
+
+/** What was blended or mashed has left its share on the bowl: the same bowl takes no second one. */
+const BOWLED: ReadonlySet<OperationId> = new Set(['blend', 'mash', 'rice'])
+const DRAINS: ReadonlySet<OperationId> = new Set(['drain', 'rinse', 'desalt'])
+
+/** Puts what the operation made on the bench. */
+function settle(writer: Writer, lot: LotShape, op: Op, listed: Listed): void {
+  const { spec, step } = op
+  lot.form = op.form
+  lot.thicknessMm = op.thicknessMm
+  lot.phase = op.phase
+  lot.isMixed = op.isMixed
+  lot.isWrapped = op.isWrapped
+  lot.isInBowl =
+    spec !== null && (BOWLED.has(spec.id) || (lot.isInBowl && spec.medium === 'none' && spec.id === 'mix'))
+  lot.isDough = op.binds === 'body' ? isDough(listed) : lot.isDough
+  if (spec !== null) {
+    const doughInBroth = op.isDough && lot.hasLiquor
+    lot.bath = bathAfter(lot, spec, doughInBroth || (op.phaseBefore === 'body' && listed.liquidG > 0))
+    if (op.isDrained || DRAINS.has(spec.id) || op.phase === 'body') lot.hasLiquor &&= keepsLiquor(op)
+    if (!lot.hasLiquor) lot.bath = 'none'
+  }
+  if (lot.rows.length > 0) writer.bench.set(step.id, { ...lot, left: 1 })
+}
+
+/** A body holds its own liquid; what is drained has none. Only a body that lay in broth keeps the broth beside it. */
+const keepsLiquor = (op: Op): boolean =>
+  !op.isDrained &&
+  op.spec !== null &&
+  !DRAINS.has(op.spec.id) &&
+  op.phaseBefore === 'body' &&
+  op.phase === 'body'

@@ -1,0 +1,200 @@
+import type { ResolvedLine } from '../composition'
+import type { Equipment, Form, Ingredient, Kitchen, Library, Part, Step, StepUse } from '../model'
+import type { FoodEntry } from './foods'
+import type { OperationSpec } from './operations'
+
+/** Where a row comes from: a line of this part or of another, or something that a step brought in. */
+export interface Source {
+  readonly id: string
+  readonly name: string
+  readonly entry: FoodEntry
+  readonly food: Ingredient | null
+}
+
+/** Water that a dry line has taken up before the first step: "cashews, soaked 4 hours". */
+export interface Uptake {
+  /** g water per g solids at saturation. */
+  readonly saturation: number
+  /** Time constant at 20 C, min; shorter when warm. */
+  readonly tauMin: number
+  /** Solids that go into the water meanwhile, share. */
+  readonly lost: number
+}
+
+/** One portion of one food: what a step can take apart from the rest. Rows are known before anything is weighed. */
+export interface Row {
+  readonly source: Source
+  /** Index of the line that fills it at the start, and how much of the line; -1 where an operation fills it. */
+  readonly line: number
+  readonly fraction: number
+  readonly presoak: (Uptake & { readonly minutes: number }) | null
+  /** Its line states the whole food as bought: peel and core are still on it. */
+  readonly isWhole: boolean
+  /** Size of its pieces as listed, mm; null where the words name none. */
+  readonly pieceMm: number | null
+  /** How much of it is listed mashed, 0 to 1. */
+  readonly mashed: number
+  readonly isSoaked: boolean
+  /** Its flour was washed: its protein is gluten. */
+  readonly isWashed: boolean
+}
+
+interface TakeBase {
+  readonly id: string
+  /** As said: share of the whole, null = all that is left. */
+  readonly share: number | null
+  /** Rows in the lot that hold what was taken. */
+  readonly rows: Int32Array
+}
+/** What an operation takes. `from` are the rows that are split; the share moves, the rest stays. */
+export type Take =
+  | (TakeBase & { readonly kind: 'line' })
+  | (TakeBase & {
+      readonly kind: 'step'
+      readonly op: number
+      /** Rows split off, and how much of what is left in them; null where the lot goes on whole. */
+      readonly from: Int32Array | null
+      readonly moved: number
+    })
+  | (TakeBase & {
+      readonly kind: 'part'
+      /** Index among the parts that this one may take. */
+      readonly part: number
+      readonly from: Int32Array
+      /** Share of the finished part. */
+      readonly moved: number
+    })
+
+/** A vessel that an operation can be done in, and most that one load of it takes, g; infinite where nothing limits it. */
+export interface VesselChoice {
+  readonly vessel: Equipment
+  readonly limitG: number
+}
+
+/** How the food of a lot lies: apart in its liquid, as one body, or as one liquid. */
+export type Phase = 'pieces' | 'body' | 'liquid'
+
+/** Constants of one operation for each of its rows, in their order; NaN where nothing is known. */
+export interface RowConstants {
+  readonly saturation: Float64Array
+  readonly tauMin: Float64Array
+  readonly lost: Float64Array
+  /** Drying constant, 1/min. */
+  readonly perMin: Float64Array
+  /** Fraction kept after a long time. */
+  readonly keeps: Float64Array
+  /** Share that is cut away. */
+  readonly refuse: Float64Array
+  /** sd of the logarithm of whichever of these counts. */
+  readonly lnSd: Float64Array
+}
+
+/** One doing with every use, constant and setting resolved to numbers. */
+export interface Op {
+  readonly at: number
+  readonly step: Step
+  readonly spec: OperationSpec | null
+  readonly takes: readonly Take[]
+  /** Rows of the lot while it runs, poured water and frying oil included. */
+  readonly rows: Int32Array
+  readonly waterRow: number
+  readonly oilRow: number
+  /** Rows of fat that is the medium of frying. */
+  readonly mediumRows: Int32Array
+  /** Take that the lot goes on from: its form, vessel and sourness. -1 where it is fresh. */
+  readonly mainOp: number
+  readonly constants: RowConstants
+  readonly form: Form
+  readonly thicknessMm: number | null
+  readonly phaseBefore: Phase
+  readonly phase: Phase
+  /** What its working does to loose liquid: takes it into the body, or makes all of it one liquid. */
+  readonly binds: 'body' | 'liquid' | 'none'
+  readonly isMixed: boolean
+  readonly isDough: boolean
+  /** The liquor that the food lay in stays behind before this begins. */
+  readonly leavesLiquor: boolean
+  /** Unlisted water of the tap that it lies in, g per g of the food; 0 where it lies in none. */
+  readonly tapRatio: number
+  readonly isTapDiscarded: boolean
+  readonly isWrapped: boolean
+  readonly isDrained: boolean
+  /** Operation whose constants hold. */
+  readonly rateKey: string
+  /** Added to a stated temperature to have the fan air that heats alike, C. */
+  readonly airShiftC: number
+  readonly lidFactor: number
+  readonly heatFactor: number
+  readonly waterG: number
+  readonly additionsG: number
+  /** Pieces that it cuts to, mm; NaN where it does not cut. */
+  readonly cutMm: number
+  readonly vessels: readonly VesselChoice[]
+  /** Vessel that its words name by size, before any other. */
+  readonly namedVessel: Equipment | null
+  readonly namedLimitG: number
+  readonly oven: Equipment | null
+  /** It lies under its own sauce in a dish. */
+  readonly isInDish: boolean
+  readonly swellSaturation: number
+  readonly swellTauMin: number
+}
+
+/** What a step asked for beyond what there was. */
+export interface Overdrawn {
+  readonly stepId: string
+  readonly kind: StepUse['kind']
+  readonly id: string
+  readonly name: string
+  /** Shares of the whole. */
+  readonly asked: number
+  readonly got: number
+}
+
+/** What remains on the bench at the end: lots and lines that nothing takes. */
+export interface FinalLot {
+  /** Operation that made it; -1 for what no step takes. */
+  readonly op: number
+  readonly rows: Int32Array
+}
+
+export interface LineInput {
+  readonly id: string
+  readonly entry: FoodEntry
+  readonly massG: number
+  readonly sdG: number
+}
+
+/** A part as numbers: foods, masses, operations, uses. Evaluation reads nothing else. */
+export interface Program {
+  readonly part: Part
+  readonly library: Library
+  readonly kitchen: Kitchen
+  readonly lines: readonly LineInput[]
+  readonly resolved: readonly ResolvedLine[]
+  readonly rows: readonly Row[]
+  /** Grams of each row as listed. */
+  readonly rawG: readonly number[]
+  readonly ops: readonly Op[]
+  readonly finals: readonly FinalLot[]
+  readonly finalRows: Int32Array
+  readonly unusedLines: readonly { readonly line: number; readonly row: number; readonly share: number }[]
+  readonly looseStepIds: readonly string[]
+  readonly overdrawn: readonly Overdrawn[]
+  /** Parts that it may take, in the order in which takes name them. */
+  readonly others: readonly Program[]
+  /** Share of each of them that it takes. */
+  readonly takenShares: Float64Array
+  /** Masses and settings as the document states them: the inputs of `evaluate`. */
+  readonly inputs: Inputs
+}
+
+/** What a search may change: masses of lines, minutes, temperatures and ends of operations. NaN = not stated. */
+export interface Inputs {
+  readonly masses: Float64Array
+  readonly minutes: Float64Array
+  readonly tempC: Float64Array
+  /** g for an end by mass, share for "keeps"; unused for others. */
+  readonly end: Float64Array
+  readonly weighedG: Float64Array
+}

@@ -1,0 +1,276 @@
+import type { ResolvedLine } from '../composition'
+import type { Kitchen, Library, OperationId, Part, Step, StepUse } from '../model'
+import { cutSizeMm, mashedShare, soakedMin, statesEaten } from '../reading'
+import { type FoodEntry, foodEntry } from './foods'
+import { freshLot, type LotShape } from './lotShape'
+import type { FinalLot, Inputs, LineInput, Op, Overdrawn, Program, Row, Source, Take } from './program'
+import { rateFor } from './rates'
+import { uptakeTau } from './uptake'
+
+/** What a part's program is made from. */
+export interface CompileInput {
+  readonly part: Part
+  readonly lines: readonly ResolvedLine[]
+  /** What each step takes, as read or assigned. */
+  readonly uses: readonly (readonly StepUse[])[]
+  readonly library: Library
+  readonly kitchen: Kitchen
+  /** Programs of the parts that it may take. */
+  readonly others: readonly Program[]
+  /** Share of the whole that each part-use is granted, in order of its uses: see `allocateParts`. */
+  readonly granted: readonly number[]
+}
+
+/** Foods that soak into something else when a line says that they were soaked. */
+const SOAKING: ReadonlySet<string> = new Set(['bean', 'lentil', 'soybean', 'nut', 'grain', 'dried-mushroom'])
+const MASS_UNITS: ReadonlySet<string> = new Set(['g', 'kg', 'mg', 'oz', 'lb'])
+const FINELY: ReadonlySet<OperationId> = new Set(['mash', 'blend', 'rice'])
+const EDGE = 1e-9
+
+/** The state of a part while its program is written: rows, their grams as listed, and what is left of everything. */
+export class Writer {
+  readonly rows: Row[] = []
+  readonly rawG: number[] = []
+  readonly ops: Op[] = []
+  readonly overdrawn: Overdrawn[] = []
+  readonly bench = new Map<string, LotShape>()
+  readonly takenShares: Float64Array
+  readonly lines: LineInput[] = []
+  readonly input: CompileInput
+  readonly names: ReadonlyMap<string, string>
+  readonly #lineLeft: number[] = []
+  readonly #lineAt = new Map<string, number>()
+  readonly #isWorkedLater: boolean
+  #granted = 0
+
+  constructor(input: CompileInput) {
+    this.input = input
+    this.takenShares = new Float64Array(input.others.length)
+    this.names = namesIn(input)
+    this.#isWorkedLater = input.part.steps.some(
+      ({ operation }) => operation !== null && FINELY.has(operation),
+    )
+    input.lines.forEach((line, at) => {
+      this.#lineAt.set(line.line.id, at)
+      this.#lineLeft.push(1)
+      this.lines.push({
+        id: line.line.id,
+        entry: this.entry(line),
+        massG: Math.max(0, line.mass?.value ?? 0),
+        sdG: line.mass?.sd ?? 0,
+      })
+    })
+  }
+
+  entry({ food }: ResolvedLine): FoodEntry {
+    return foodEntry(food, this.input.library.facts)
+  }
+
+  /** Adds a row and tells its index. */
+  row(source: Source, known: Partial<Omit<Row, 'source'>>, rawG: number): number {
+    this.rows.push({
+      source,
+      line: -1,
+      fraction: 0,
+      presoak: null,
+      isWhole: false,
+      pieceMm: null,
+      mashed: 0,
+      isSoaked: false,
+      isWashed: false,
+      ...known,
+    })
+    this.rawG.push(rawG)
+    return this.rows.length - 1
+  }
+
+  /** Flour of these rows is washed out: what stays is gluten. */
+  wash(rows: readonly number[]): void {
+    for (const at of rows) {
+      const row = this.rows[at]
+      if (row?.source.entry.hasGluten === true) this.rows[at] = { ...row, isWashed: true }
+    }
+  }
+
+  /** A row of a line: so much of it as is wanted and left. -1 where it is not there, or has no mass. */
+  line(id: string, share: number | null, step: Step): number {
+    const at = this.#lineAt.get(id)
+    const line = at === undefined ? undefined : this.input.lines[at]
+    const input = at === undefined ? undefined : this.lines[at]
+    if (at === undefined || line === undefined || input === undefined || input.massG <= 0) return -1
+    const left = this.#lineLeft[at] ?? 0
+    const asked = share ?? left
+    if (share !== null && share > left + 1e-6)
+      this.overdrawn.push({
+        stepId: step.id,
+        kind: 'line',
+        id,
+        name: this.names.get(id) ?? '',
+        asked: share,
+        got: left,
+      })
+    const got = asked >= left - EDGE ? left : asked
+    if (got <= EDGE) return -1
+    this.#lineLeft[at] = left - got
+    return this.#lineRow(at, line, got)
+  }
+
+  #lineRow(at: number, line: ResolvedLine, fraction: number): number {
+    const entry = this.entry(line)
+    const said = `${line.line.prep} ${line.line.food}`
+    const source = { id: line.line.id, name: line.food?.name ?? line.line.food, entry, food: line.food }
+    const isByMass =
+      line.line.amount?.terms.every(({ unit }) => unit !== null && MASS_UNITS.has(unit)) ?? false
+    return this.row(
+      source,
+      {
+        line: at,
+        fraction,
+        presoak: presoakOf(entry, said, this.input.library),
+        isWhole: isByMass && (entry.fact?.refuse ?? null) !== null && !statesEaten(line.line.text),
+        pieceMm: cutSizeMm(line.line.prep === '' ? line.line.text : line.line.prep),
+        // What a step does is not done twice: "half mashed" in the list tells of the step.
+        mashed: this.#isWorkedLater ? 0 : mashedShare(said),
+        isSoaked: soakedMin(said) !== null || entry.group === 'soaked-nut',
+      },
+      fraction * (line.mass?.value ?? 0),
+    )
+  }
+
+  /** The lot that a step made, or the share of it that is wanted; null where nothing of it is left. */
+  lot(use: StepUse, step: Step): { lot: LotShape; take: Take } | null {
+    const lot = this.bench.get(use.id)
+    if (lot === undefined) return null
+    const wanted = use.share ?? lot.left
+    if (use.share !== null && use.share > lot.left + 1e-6)
+      this.overdrawn.push({
+        stepId: step.id,
+        kind: 'step',
+        id: use.id,
+        name: this.names.get(use.id) ?? '',
+        asked: use.share,
+        got: lot.left,
+      })
+    const base = { kind: 'step' as const, id: use.id, share: use.share, op: lot.op }
+    if (wanted >= lot.left - EDGE) {
+      this.bench.delete(use.id)
+      return { lot, take: { ...base, rows: Int32Array.from(lot.rows), from: null, moved: 1 } }
+    }
+    const moved = wanted / lot.left
+    lot.left -= wanted
+    const rows = lot.rows.map((from) => this.#copy(from, moved))
+    for (const from of lot.rows) this.rawG[from] = (this.rawG[from] ?? 0) * (1 - moved)
+    return {
+      lot: { ...lot, rows, left: 1 },
+      take: { ...base, rows: Int32Array.from(rows), from: Int32Array.from(lot.rows), moved },
+    }
+  }
+
+  #copy(from: number, share: number): number {
+    const row = this.rows[from]
+    if (row === undefined) throw new Error(`compile: no row ${from}`)
+    return this.row(row.source, { ...row, line: -1, fraction: 0 }, (this.rawG[from] ?? 0) * share)
+  }
+
+  /** What another part gives: rows of its own, by the share that the dish grants. */
+  part(use: StepUse): { lot: LotShape; take: Take } | null {
+    const index = this.input.others.findIndex(({ part }) => part.id === use.id)
+    const other = this.input.others[index]
+    const moved = this.input.granted[this.#granted] ?? 0
+    this.#granted += 1
+    if (other === undefined || moved <= EDGE) return null
+    this.takenShares[index] = (this.takenShares[index] ?? 0) + moved
+    const lot = freshLot(-1)
+    for (const from of other.finalRows) {
+      const row = other.rows[from]
+      if (row === undefined) continue
+      lot.rows.push(
+        this.row(
+          row.source,
+          { ...row, line: -1, fraction: 0, presoak: null },
+          (other.rawG[from] ?? 0) * moved,
+        ),
+      )
+    }
+    const last = other.ops.at(-1)
+    lot.isMixed = true
+    lot.phase = last?.phase ?? 'pieces'
+    lot.form = last?.form ?? 'pieces'
+    lot.hasLiquor = lot.phase !== 'body'
+    return {
+      lot,
+      take: {
+        kind: 'part',
+        id: use.id,
+        share: use.share,
+        part: index,
+        from: other.finalRows,
+        rows: Int32Array.from(lot.rows),
+        moved,
+      },
+    }
+  }
+
+  finish(): Program {
+    const unusedLines: { line: number; row: number; share: number }[] = []
+    this.input.lines.forEach((line, at) => {
+      const left = this.#lineLeft[at] ?? 0
+      if ((this.lines[at]?.massG ?? 0) <= 0 || left <= EDGE) return
+      unusedLines.push({ line: at, row: this.#lineRow(at, line, left), share: left })
+    })
+    const lots = [...this.bench.values()]
+    const finals: FinalLot[] = lots.map(({ op, rows }) => ({ op, rows: Int32Array.from(rows) }))
+    if (unusedLines.length > 0)
+      finals.push({ op: -1, rows: Int32Array.from(unusedLines.map(({ row }) => row)) })
+    const { part, library, kitchen, others, lines: resolved } = this.input
+    const lastId = part.steps.at(-1)?.id
+    return {
+      part,
+      library,
+      kitchen,
+      resolved,
+      others,
+      lines: this.lines,
+      rows: this.rows,
+      rawG: this.rawG,
+      ops: this.ops,
+      finals,
+      finalRows: Int32Array.from(finals.flatMap(({ rows }) => [...rows])),
+      unusedLines: part.steps.length === 0 ? [] : unusedLines,
+      looseStepIds: [...this.bench.keys()].filter((id) => id !== lastId),
+      overdrawn: this.overdrawn,
+      takenShares: this.takenShares,
+      inputs: inputsOf(this.lines, this.ops),
+    }
+  }
+}
+
+const namesIn = ({ part, others, lines }: CompileInput): ReadonlyMap<string, string> =>
+  new Map<string, string>([
+    ...part.steps.map(({ id }, at) => [id, `step ${at + 1}`] as const),
+    ...others.map(({ part: other }) => [other.id, other.name] as const),
+    ...lines.map(({ line, food }) => [line.id, line.food === '' ? (food?.name ?? '') : line.food] as const),
+  ])
+
+/** "60 g raw cashews, soaked 4 hours" is listed dry: it comes to its first step soaked. */
+function presoakOf(entry: FoodEntry, said: string, library: Library): Row['presoak'] {
+  const minutes = soakedMin(said)
+  if (minutes === null || !entry.isDry || !SOAKING.has(entry.group)) return null
+  const rate = rateFor(library.rates, 'soak', entry.food?.id ?? null, entry.group)
+  if (rate === null) return null
+  return { minutes, saturation: rate.value, tauMin: uptakeTau('soak', entry.group, 20), lost: 0 }
+}
+
+function inputsOf(lines: readonly LineInput[], ops: readonly Op[]): Inputs {
+  const of = (read: (op: Op) => number | null): Float64Array =>
+    Float64Array.from(ops, (op) => read(op) ?? Number.NaN)
+  return {
+    masses: Float64Array.from(lines, ({ massG }) => massG),
+    minutes: of(({ step }) => step.durationMin),
+    tempC: of(({ step, spec }) => step.tempC ?? spec?.usualC ?? null),
+    end: of(({ step: { until } }) =>
+      until === null || until.kind === 'dry' ? null : until.kind === 'mass' ? until.massG : until.fraction,
+    ),
+    weighedG: of(({ step }) => step.weighedG),
+  }
+}

@@ -1,0 +1,14 @@
+export { proposeSteps, splitInstructions } from './instructions'
+export { LEXICON, type OperationWords, wordsOf } from './lexicon'
+export {
+  followWords,
+  type HandChange,
+  readStep,
+  rereadStep,
+  setByHand,
+  type StepFacts,
+  stepFrom,
+} from './readStep'
+export { cutSizeMm, mashedShare, namesLiquor, refuseIn, soakedMin, statesEaten } from './pieces'
+export { statesHeat } from './stepTimes'
+export { usesOf } from './uses'

@@ -1,0 +1,72 @@
+import type { RefusePart } from '../model'
+
+const MM = /(\d+(?:\.\d+)?)\s*-?\s*mm\b/i
+const CM = /(\d+(?:\.\d+)?|half an?|½)\s*-?\s*(?:cm|centimet)/i
+const INCH = /(\d+(?:\.\d+)?|half an?|½|¼)\s*-?\s*(?:inch|in\b)/i
+const MM_PER_INCH = 25.4
+const WORDS: Readonly<Record<string, number>> = { '½': 0.5, '¼': 0.25 }
+const sized = (word: string): number => WORDS[word] ?? (/^half/i.test(word) ? 0.5 : Number(word))
+
+/** Sizes that cooks mean by their words, mm. @source practice */
+const CUTS: readonly (readonly [RegExp, number])[] = [
+  [/\b(?:minced|mince|very finely|riced|grated|grate|microplaned)\b/i, 3],
+  [/\b(?:pulsed?|crumbs)\b/i, 4],
+  [/\b(?:finely|fine|small) (?:chop|dice|cut|slice|shred)/i, 3],
+  [/\b(?:shredded|shred|julienned?|thinly slice|thinly)/i, 4],
+  [/\b(?:coarsely|roughly|large|big|chunks?|chunky)\b/i, 18],
+  [/\b(?:cubes?|cubed)\b/i, 18],
+  [/\b(?:diced?|dice)\b/i, 10],
+  [/\b(?:crumbled?|torn|tear|broken up|break up)\b/i, 10],
+  [/\b(?:sliced?|slices)\b/i, 6],
+  [/\b(?:chopped|chop|cut)\b/i, 9],
+  [/\b(?:halved|halves|quartered|quarters)\b/i, 25],
+]
+
+/** Size of the pieces that a text names, mm; null where it names none. */
+export function cutSizeMm(text: string): number | null {
+  const mm = MM.exec(text)
+  if (mm !== null) return Number(mm[1])
+  const cm = CM.exec(text)
+  if (cm !== null) return sized(cm[1] ?? '1') * 10
+  const inch = INCH.exec(text)
+  if (inch !== null) return sized(inch[1] ?? '1') * MM_PER_INCH
+  return CUTS.find(([words]) => words.test(text))?.[1] ?? null
+}
+
+const REFUSE: readonly (readonly [RegExp, RefusePart])[] = [
+  [/\b(?:peel|skin)\b/i, 'peel'],
+  [/\bcore\b/i, 'core'],
+  [/\b(?:de-?seed|seed|pit|stone|de-?stone|scoop out)\b/i, 'seed'],
+  [/\b(?:stem|trim|top and tail|de-?stem|root)\b/i, 'stem'],
+  [/\b(?:shell|hull|shuck|pod)\b/i, 'shell'],
+]
+/** What a trimming step cuts away, as its words say; the ends where they say no more than "trim". */
+export const refuseIn = (text: string): RefusePart[] =>
+  REFUSE.flatMap(([words, part]) => (words.test(text) ? [part] : []))
+
+/** Words of a line that state what is eaten: nothing of it is cut away any more. */
+const PREPARED =
+  /\b(?:peeled|trimmed|cored|de-?seeded|seeded|seedless|pitted|stoned|de-?stoned|shelled|hulled|skinned|skinless|boned|podded|stemmed|destemmed|florets?|flesh|prepared|net|edible|kernels?|ready|cooked|canned|tinned|frozen|roasted|puree|purée|leaves only|picked)\b/i
+export const statesEaten = (text: string): boolean => PREPARED.test(text)
+
+const LIQUOR =
+  /\b(?:marinade|liquid|liquor|juices?|brine|broth|stock|sauce|everything|contents|whole lot|pour)\b/i
+/** A step that names the liquor goes on with it. */
+export const namesLiquor = (text: string): boolean => LIQUOR.test(text)
+
+const MASHED = /\b(?:mashed|pur[eé]ed?|ground|paste|blended)\b/i
+const HALF = /\b(?:half|partly|lightly|roughly|coarsely)[ -](?:mashed|ground|blended)/i
+/** How much of a line's words say is mashed, 0 to 1. */
+export const mashedShare = (text: string): number => (HALF.test(text) ? 0.5 : MASHED.test(text) ? 1 : 0)
+
+const SOAKED = /\bsoak(?:ed|ing)?\b/i
+const SOAKED_HOURS = /(\d+(?:\.\d+)?)\s*(?:-|to)?\s*(?:\d+\s*)?h(?:ours?|rs?)?\b/i
+const OVERNIGHT_MIN = 600
+const SOAKED_MIN = 360
+
+/** Minutes that a line's words say it was soaked; null where they do not. */
+export function soakedMin(text: string): number | null {
+  if (!SOAKED.test(text)) return null
+  const hours = SOAKED_HOURS.exec(text)
+  return /overnight/i.test(text) ? OVERNIGHT_MIN : hours === null ? SOAKED_MIN : Number(hours[1]) * 60
+}

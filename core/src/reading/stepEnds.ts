@@ -1,0 +1,37 @@
+import type { OperationId, Until } from '../model'
+
+const PERCENT_LIGHTER =
+  /(\d{1,2})\s*%\s*(?:lighter|less|of (?:its|the|their) (?:weight|mass|water) (?:is |has )?(?:gone|lost))|loses?\s+(\d{1,2})\s*%/i
+const PERCENT_LEFT = /\bto\s+(\d{1,2})\s*%\s*(?:of (?:its|the|their))?|(\d{1,2})\s*% (?:is |are )?left/i
+const TO_MASS =
+  /\b(?:to|until (?:it |they )?(?:weighs?|shows?)|down to|weighing)\s+(?:about\s+)?(\d+(?:[.,]\d+)?)\s*(g|kg|grams?)\b(?!\s*(?:each|pieces?|balls?|patties|portions?|per|of ))/i
+const BY_FRACTION: readonly (readonly [RegExp, number])[] = [
+  [
+    /\b(?:reduced? )?by (?:a |one )?half\b|\buntil (?:it (?:is|has) )?(?:reduced (?:by|to) )?half(?:ed)?\b|\bhalved\b|\breduce to half\b/i,
+    0.5,
+  ],
+  [/\bby (?:a |one )?third\b/i, 2 / 3],
+  [/\bby (?:a |one )?quarter\b/i, 0.75],
+  [/\bby two[- ]thirds\b/i, 1 / 3],
+]
+const DRY_PAN =
+  /\buntil (?:the )?(?:pan|mushrooms?|mix|mince|bottom|water|liquid|juices?|they|it)?\s*(?:is|are|has|have|runs?)?\s*(?:completely |all |quite )?(?:dry|evaporated|cooked off|boiled off|gone)\b|\bno (?:more )?steam\b|\buntil dry\b/i
+
+/** What ends a step besides the clock. */
+export function untilIn(text: string, operation: OperationId | null): Until | null {
+  const lighter = PERCENT_LIGHTER.exec(text)
+  if (lighter !== null) {
+    const fraction = 1 - Number(lighter[1] ?? lighter[2]) / 100
+    return fraction >= 0.02 ? { kind: 'keeps', fraction } : null
+  }
+  const left = PERCENT_LEFT.exec(text)
+  if (left !== null) return { kind: 'keeps', fraction: Math.max(0.02, Number(left[1] ?? left[2]) / 100) }
+  const mass = operation === 'shape' || operation === 'mix' ? null : TO_MASS.exec(text)
+  if (mass !== null) {
+    const massG = Number((mass[1] ?? '').replace(',', '.')) * (/^kg/i.test(mass[2] ?? '') ? 1000 : 1)
+    if (massG > 0 && massG <= 1e6) return { kind: 'mass', massG }
+  }
+  if (operation === 'reduce' || operation === 'simmer')
+    for (const [words, fraction] of BY_FRACTION) if (words.test(text)) return { kind: 'keeps', fraction }
+  return DRY_PAN.test(text) ? { kind: 'dry' } : null
+}

@@ -1,0 +1,101 @@
+import { fahrenheitC, gasMarkC } from '../measure'
+
+const NUMBER = String.raw`(\d+(?:[.,]\d+)?|½|¼|¾|a|an|one|two|three|four|five|six|eight|ten|twelve|fifteen|twenty|thirty|forty|a couple of|(?:a )?quarter of an|three[- ]quarters of an|half an?)(?:\s*(½|¼|¾))?`
+const UNIT = String.raw`(seconds?|secs?|s\b|minutes?|mins?|min|hours?|hrs?|hr|h\b|days?|weeks?)`
+const DURATION = new RegExp(
+  String.raw`(?<![\p{L}\d])${NUMBER}(?:\s*(?:-|–|to|or)\s*${NUMBER})?[\s-]*${UNIT}`,
+  'giu',
+)
+const WORDS: Readonly<Record<string, number>> = {
+  a: 1,
+  an: 1,
+  one: 1,
+  two: 2,
+  'a couple of': 2,
+  three: 3,
+  four: 4,
+  five: 5,
+  six: 6,
+  eight: 8,
+  ten: 10,
+  twelve: 12,
+  fifteen: 15,
+  twenty: 20,
+  thirty: 30,
+  forty: 40,
+  '½': 0.5,
+  '¼': 0.25,
+  '¾': 0.75,
+  'quarter of an': 0.25,
+  'a quarter of an': 0.25,
+  'three quarters of an': 0.75,
+  'three-quarters of an': 0.75,
+  'half a': 0.5,
+  'half an': 0.5,
+}
+const OVERNIGHT_MIN = 600
+const MOST_MIN = 100_000
+
+export const valueOf = (word: string | undefined, fraction: string | undefined): number | null => {
+  if (word === undefined) return null
+  const whole = WORDS[word.toLowerCase()] ?? Number(word.replace(',', '.'))
+  return Number.isFinite(whole) ? whole + (fraction === undefined ? 0 : (WORDS[fraction] ?? 0)) : null
+}
+const UNIT_MIN: Readonly<Record<string, number>> = { s: 1 / 60, m: 1, h: 60, d: 1440, w: 10_080 }
+const perUnit = (unit: string): number => UNIT_MIN[unit.charAt(0).toLowerCase()] ?? 1
+
+/** Durations that a text states, in min; the middle of a range. */
+export function durationsIn(text: string): { readonly minutes: number; readonly at: number }[] {
+  const found: { minutes: number; at: number; end: number }[] = []
+  for (const match of text.matchAll(DURATION)) {
+    const low = valueOf(match[1], match[2])
+    const high = valueOf(match[3], match[4]) ?? low
+    const unit = match[5] ?? 'min'
+    if (low === null || high === null) continue
+    // "As" is no second: a number in letters stands apart from its unit.
+    if (/\p{L}$/u.test(match[1] ?? '') && /^\p{L}/u.test(match[0].slice((match[1] ?? '').length))) continue
+    const minutes = ((low + high) / 2) * perUnit(unit)
+    const last = found.at(-1)
+    // "1 h 30 min" is one time.
+    if (
+      last !== undefined &&
+      match.index - last.end <= 5 &&
+      /^[\s,]*(?:and\s*)?$/.test(text.slice(last.end, match.index)) &&
+      minutes < last.minutes
+    ) {
+      last.minutes += minutes
+      last.end = match.index + match[0].length
+    } else found.push({ minutes, at: match.index, end: match.index + match[0].length })
+  }
+  const overnight = /\bover-?night\b/i.exec(text)
+  if (overnight !== null) found.push({ minutes: OVERNIGHT_MIN, at: overnight.index, end: overnight.index })
+  return found.map(({ minutes, at }) => ({ minutes: Math.min(MOST_MIN, minutes), at }))
+}
+
+const CELSIUS = /(-?\d{1,4})(?:\s*(?:-|–|to)\s*(\d{2,3}))?\s*(?:°|º|degrees?|deg)?\s*C\b(?!up)/
+const FAHRENHEIT = /(\d{2,4})(?:\s*(?:-|–|to)\s*(\d{2,3}))?\s*(?:°|º|degrees?|deg)?\s*F\b/
+const GAS = /\bgas(?: mark)?\s*(\d+|½|¼)/i
+/** "900 degrees": three digits or more, whatever the scale. */
+const ABSURD = /\b\d{3,}\s*(?:°|º|degrees?\b|deg\b)/i
+const BARE_OVEN = /\b(?:oven|bake|roast)[^.]{0,40}?\bat\s+(\d{3})\b(?!\s*(?:g|ml|min))/i
+
+const middle = (low: string | undefined, high: string | undefined): number =>
+  (Number(low) + Number(high ?? low)) / 2
+
+/** The temperature that a text states, in C; null where it states none that makes sense. */
+export function temperatureIn(text: string): number | null {
+  const celsius = CELSIUS.exec(text)
+  if (celsius !== null) return sensible(middle(celsius[1], celsius[2]))
+  const fahrenheit = FAHRENHEIT.exec(text)
+  if (fahrenheit !== null) return sensible(fahrenheitC(middle(fahrenheit[1], fahrenheit[2])))
+  const gas = GAS.exec(text)
+  if (gas !== null) return sensible(gasMarkC(valueOf(gas[1], undefined) ?? 4))
+  const bare = BARE_OVEN.exec(text)
+  if (bare === null) return null
+  const value = Number(bare[1])
+  return sensible(value >= 275 ? fahrenheitC(value) : value)
+}
+/** Whether a text states a temperature, sensible or not. */
+export const statesHeat = (text: string): boolean =>
+  CELSIUS.test(text) || FAHRENHEIT.test(text) || ABSURD.test(text)
+const sensible = (value: number): number | null => (value >= -40 && value <= 400 ? value : null)

@@ -1,0 +1,134 @@
+import {
+  type Agent,
+  type ClassUsual,
+  type Culture,
+  FoodClass,
+  type ParticleFact,
+  REFUSE_PARTS,
+  type RefusePart,
+  StarchClass,
+  type StarchFact,
+} from '@frijol/core/model'
+import { listIn, numberIn, readTable, type Row } from './table'
+
+/** The facts tables as they stand in the generated file: maps and sets as plain values. */
+export interface StoredFacts {
+  readonly foods: readonly {
+    readonly id: string
+    readonly group: string
+    readonly traits: readonly string[]
+    readonly restMin: number | null
+    readonly cookedC: number | null
+    readonly pieceMm: number | null
+    readonly refuse: Readonly<Record<RefusePart, number>> | null
+  }[]
+  readonly classGroups: readonly (readonly [FoodClass, string])[]
+  readonly agents: readonly Agent[]
+  readonly starches: readonly (readonly [StarchClass, StarchFact])[]
+  readonly particles: readonly (readonly [FoodClass, ParticleFact])[]
+  readonly cultures: readonly Culture[]
+  readonly usual: readonly (readonly [FoodClass, ClassUsual])[]
+}
+
+const data = (name: string): URL => new URL(`../../data/${name}`, import.meta.url)
+
+function needed(row: Row, column: string): number {
+  const value = numberIn(row, column)
+  if (value === null) throw new Error(`${Object.values(row)[0] ?? '?'}: ${column} is empty`)
+  return value
+}
+function oneOf<T extends string>(row: Row, column: string, known: readonly T[]): T {
+  const found = known.find((one) => one === row[column])
+  if (found === undefined)
+    throw new Error(`${Object.values(row)[0] ?? '?'}: ${column} is “${row[column] ?? ''}”`)
+  return found
+}
+
+const agentOf = (row: Row): Agent => ({
+  foodId: row['id'] ?? '',
+  family: row['family'] ?? '',
+  strength: needed(row, 'strength'),
+  hydrates: oneOf(row, 'hydrates', ['hot', 'cold']),
+  hydrateC: needed(row, 'hydrate_c'),
+  hydrateMin: needed(row, 'hydrate_min'),
+  sets: oneOf(row, 'sets', ['cooling', 'heating', 'calcium', 'none']),
+  setC: numberIn(row, 'set_c'),
+  meltC: numberIn(row, 'melt_c'),
+  acidPH: needed(row, 'acid_ph'),
+  acidKeeps: needed(row, 'acid_keeps'),
+  floorPct: needed(row, 'floor_pct'),
+  source: row['source'] ?? '',
+})
+const starchOf = (row: Row): StarchFact => ({
+  lowC: needed(row, 'low_c'),
+  highC: needed(row, 'high_c'),
+  swellingMlPerG: needed(row, 'swelling_ml_per_g'),
+  isAmylose: oneOf(row, 'is_amylose', ['yes', 'no']) === 'yes',
+  thinsC: numberIn(row, 'thins_c'),
+  thinsMin: numberIn(row, 'thins_min'),
+  source: row['source'] ?? '',
+})
+const particleOf = (row: Row): ParticleFact => ({
+  pieceMm: needed(row, 'piece_mm'),
+  groundUm: needed(row, 'ground_um'),
+  blendedUm: needed(row, 'blended_um'),
+  hardness: needed(row, 'hardness'),
+  volumeMlPerG: needed(row, 'volume_ml_per_g'),
+})
+const cultureOf = (row: Row): Culture => ({
+  id: row['culture'] ?? '',
+  bestC: needed(row, 'best_c'),
+  halfwayH: needed(row, 'halfway_h'),
+  spreadH: needed(row, 'spread_h'),
+  freshPH: needed(row, 'fresh_ph'),
+  ripePH: needed(row, 'ripe_ph'),
+})
+
+/** Reads every facts table; throws where a row names no food or holds no figure that it needs. */
+export function readFacts(foodIds: ReadonlySet<string>): StoredFacts {
+  const refuse = new Map(readTable(data('refuse.csv')).map((row) => [row['id'] ?? '', row]))
+  const rows = new Map(readTable(data('facts.csv')).map((row) => [row['id'] ?? '', row]))
+  const agents = readTable(data('agents.csv')).map(agentOf)
+  for (const id of [...rows.keys(), ...refuse.keys(), ...agents.map(({ foodId }) => foodId)])
+    if (!foodIds.has(id)) throw new Error(`facts: no food ${id}`)
+  return {
+    foods: [...new Set([...rows.keys(), ...refuse.keys()])].sort().map((id) => {
+      const row = rows.get(id) ?? {}
+      const waste = refuse.get(id)
+      return {
+        id,
+        group: row['group'] ?? '',
+        traits: listIn(row, 'traits'),
+        restMin: numberIn(row, 'rest_min'),
+        cookedC: numberIn(row, 'cooked_c'),
+        pieceMm: numberIn(row, 'piece_mm'),
+        refuse:
+          waste === undefined
+            ? null
+            : (Object.fromEntries(REFUSE_PARTS.map((part) => [part, needed(waste, part)])) as Record<
+                RefusePart,
+                number
+              >),
+      }
+    }),
+    classGroups: readTable(data('class-groups.csv')).map((row) => [
+      FoodClass.parse(row['food_class']),
+      row['group'] ?? '',
+    ]),
+    agents,
+    starches: readTable(data('starches.csv')).map((row) => [StarchClass.parse(row['starch']), starchOf(row)]),
+    particles: readTable(data('class-particles.csv')).map((row) => [
+      FoodClass.parse(row['food_class']),
+      particleOf(row),
+    ]),
+    usual: readTable(data('class-usual.csv')).map((row) => [
+      FoodClass.parse(row['food_class']),
+      {
+        glutamateMg: needed(row, 'glutamate_mg'),
+        glutamateSd: needed(row, 'glutamate_sd'),
+        sodiumMostMg: needed(row, 'sodium_most_mg'),
+      },
+    ]),
+    cultures: readTable(data('cultures.csv')).map(cultureOf),
+  }
+}

@@ -1,0 +1,21 @@
+import type { Facts, FoodFact } from '@frijol/core/model'
+import type { StoredFacts } from './build/facts'
+
+/** The facts tables of the generated file as the engine looks them up. */
+export function factsFrom(stored: StoredFacts): Facts {
+  const groups = new Map(stored.classGroups)
+  return {
+    foods: new Map(
+      stored.foods.map(({ id, traits, ...fact }): [string, FoodFact] => [
+        id,
+        { ...fact, traits: new Set(traits) },
+      ]),
+    ),
+    classGroups: groups,
+    agents: new Map(stored.agents.map((agent) => [agent.foodId, agent])),
+    starches: new Map(stored.starches),
+    particles: new Map(stored.particles),
+    usual: new Map(stored.usual),
+    cultures: new Map(stored.cultures.map((culture) => [culture.id, culture])),
+  }
+}
