@@ -42,18 +42,34 @@ function inOrder(dish: Dish): Ordered[] {
   return [...done.values()]
 }
 
+interface RememberedUses {
+  readonly library: Library
+  readonly kitchen: Kitchen
+  readonly others: string
+  readonly uses: Uses
+}
+type Uses = readonly (readonly StepUse[])[]
+const remembered = new WeakMap<Part, RememberedUses>()
+
+/** What the steps of a part take, read once for each part as it is. */
+function readUses({ part, others }: Ordered, library: Library, kitchen: Kitchen): Uses {
+  if (part.steps.length === 0) return []
+  const names = others.map(({ id, name }) => `${id} ${name}`).join('|')
+  const known = remembered.get(part)
+  if (known !== undefined && known.library === library && known.kitchen === kitchen && known.others === names)
+    return known.uses
+  const uses = usesOf(part, resolveLines(part, library, kitchen), others, kitchen)
+  remembered.set(part, { library, kitchen, others: names, uses })
+  return uses
+}
+
 /**
  * Works every part out, those that others take first; each part is handed out once over the whole dish.
  * @returns one entry a part, in the dish's order
  */
 export function workDish(dish: Dish, library: Library, kitchen: Kitchen): PartWork[] {
   const ordered = inOrder(dish)
-  const uses = new Map<string, readonly (readonly StepUse[])[]>(
-    ordered.map(({ part, others }) => [
-      part.id,
-      part.steps.length === 0 ? [] : usesOf(part, resolveLines(part, library, kitchen), others, kitchen),
-    ]),
-  )
+  const uses = new Map(ordered.map((one) => [one.part.id, readUses(one, library, kitchen)]))
   const granted = allocateParts(
     ordered.map(({ part }) => ({ partId: part.id, uses: uses.get(part.id) ?? [] })),
   )

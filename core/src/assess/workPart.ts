@@ -1,7 +1,7 @@
 import { type ResolvedLine, resolveLines } from '../composition'
 import type { Kitchen, Library, LineReading, Original, Part, PartAssessment, StepUse } from '../model'
 import { sumCooked, sumLines, type Sums, totalsPer } from '../nutrition'
-import { madeOf, type PartRun, type PartState, runPart, scattersOf, stateWith } from '../process'
+import { madeOf, massWith, type PartRun, type PartState, runPart, scattersOf, stateWith } from '../process'
 import { compile, type Granted } from '../program'
 import {
   type Found,
@@ -58,9 +58,11 @@ function* neighbours(method: PartRun, variance: { massG2: number }): Generator<P
   }
 }
 
-/** Runs a sequence to its end. */
-function drain(sequence: Generator): void {
-  while (sequence.next().done !== true);
+/** The variance of the cooked mass alone, where no family reads the state. */
+function massVariance(method: PartRun): number {
+  let sum = 0
+  for (const { change } of scattersOf(method)) sum += (massWith(method, change) - method.massG) ** 2
+  return sum
 }
 
 /** Shares of other parts that a part takes, by id. */
@@ -79,11 +81,14 @@ function work({ part, uses, granted, others }: PartInput, library: Library, kitc
     others: others.map(({ method }) => method.program),
     granted: granted.shares,
   })
-  const method = runPart({
-    program,
-    made: others.map(({ method: other }) => madeOf(other)),
-    usualYield: table?.usualYield.fraction ?? null,
-  })
+  const method = runPart(
+    {
+      program,
+      made: others.map(({ method: other }) => madeOf(other)),
+      usualYield: table?.usualYield.fraction ?? null,
+    },
+    true,
+  )
   const { state } = method
   const original = part.originalId === null ? null : (library.originals.get(part.originalId) ?? null)
   const takes = takesOf(method)
@@ -95,8 +100,8 @@ function work({ part, uses, granted, others }: PartInput, library: Library, kitc
   const variance = { massG2: 0 }
   const near = neighbours(method, variance)
   const readings = isJudged ? readFamily(table, state, near, original) : { ratios: [], attributes: [] }
-  // Without a family only the mass has a scatter to follow.
-  if (!isJudged) drain(near)
+  if (!isJudged) variance.massG2 = massVariance(method)
+  method.snapshots = null
   const sums = sumCooked(
     sumLines(lines, kitchen),
     method.nutrients,

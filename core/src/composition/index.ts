@@ -3,6 +3,7 @@ export {
   addInto,
   type Batch,
   BATCH_FIELDS,
+  batchFrom,
   type BatchField,
   batchPerGram,
   emptyBatch,

@@ -1,27 +1,16 @@
-import { type Batch, BATCH_FIELDS } from '../composition'
+import { type Batch, BATCH_FIELDS, batchFrom } from '../composition'
 import {
+  ALCOHOL,
   CARRIED_NUTRIENTS,
-  FAT,
   type FoodEntry,
   INERT,
+  POOL_COUNT,
   type Program,
   PROTEIN,
-  SALT,
-  SOLID,
-  SOLUBLE,
   STARCH,
   WATER,
 } from '../program'
-import {
-  DEVELOPMENT,
-  EVAPORATED_G,
-  HYDRATED,
-  LOOSE,
-  PROTEIN_SET,
-  rowMass,
-  STRIDE,
-  SWOLLEN,
-} from './workspace'
+import { DEVELOPMENT, EVAPORATED_G, HYDRATED, LOOSE, PROTEIN_SET, STRIDE, SWOLLEN } from './workspace'
 
 const at = (field: keyof Batch): number => BATCH_FIELDS.indexOf(field)
 const MASS = at('massG')
@@ -39,6 +28,8 @@ const RELEASED = at('releasedHotG')
 const UPTAKE = at('uptakeHotG')
 /** Gluten protein binds like this when it was washed from flour, eq per g. @source gluten powder 0.11 at 75 % protein; practice */
 const WASHED_BINDS = 0.11 / 0.75
+/** A binder that was never switched on holds half of what it holds raw. */
+const RAW_SHARE = 0.5
 
 /** Share of a binder's hold that heat and water have switched on, 0 to 1. */
 function active(entry: FoodEntry, rows: Float64Array, from: number): number {
@@ -47,83 +38,113 @@ function active(entry: FoodEntry, rows: Float64Array, from: number): number {
   if (entry.isGluten || entry.traits.has('pulse-flour')) return rows[from + PROTEIN_SET] ?? 0
   return 1
 }
-/** A binder that was never switched on holds half of what it holds raw. */
-const RAW_SHARE = 0.5
 
-function addRow(
-  sums: Float64Array,
-  program: Program,
-  rows: Float64Array,
-  row: number,
-  vapourBack: boolean,
-): void {
-  const of = program.rows[row]
-  if (of === undefined) return
-  const { entry } = of.source
-  const from = row * STRIDE
-  const pool = (index: number): number => (rows[from + index] ?? 0) + (rows[from + LOOSE + index] ?? 0)
-  const add = (field: number, amount: number): void => {
-    sums[field] = (sums[field] ?? 0) + amount
-  }
-  const vapour = vapourBack ? (rows[from + EVAPORATED_G] ?? 0) : 0
-  const water = pool(WATER) + vapour
-  add(MASS, rowMass(rows, row) + vapour)
-  add(WATER_AT, water)
-  add(UNKNOWN, pool(INERT))
-  add(DRY, pool(FAT) + pool(SALT) + pool(SOLUBLE) + pool(PROTEIN) + pool(STARCH) + pool(SOLID))
-  for (const { at: field, pool: carrier, perGram } of entry.fields) {
-    const washed = of.isWashed && field === CEREAL ? GLUTEN : field
-    add(washed, perGram * pool(carrier))
-  }
-  const matter = pool(entry.matter)
-  const developed = Math.max(rows[from + DEVELOPMENT] ?? 0, entry.glutenDevelopment)
-  if (entry.isGluten || of.isWashed) add(DEVELOPED, pool(PROTEIN) * developed)
-  const worked = entry.isGluten ? 1 + Math.min(1, rows[from + DEVELOPMENT] ?? 0) : 1
-  if (of.isWashed) {
-    add(COLD, WASHED_BINDS * pool(PROTEIN))
-    add(HOT, WASHED_BINDS * pool(PROTEIN))
-  } else if (entry.binderHot > 0 || entry.binderCold > 0) {
-    const on = active(entry, rows, from)
-    add(COLD, entry.binderCold * matter * worked)
-    add(HOT, (entry.binderHot * on + RAW_SHARE * entry.binderCold * (1 - on)) * matter * worked)
-  }
-  add(HOLD_COLD, entry.holdCold * matter)
-  add(HOLD_HOT, entry.holdHot * matter)
-  const capacity = entry.isThirsty ? entry.holdHot : Math.min(entry.holdHot, entry.ownWater)
-  const held = (entry.food?.holding === null ? entry.ownWater : capacity) * matter
-  if (water > held) add(RELEASED, water - held)
-  else if (entry.isThirsty) add(UPTAKE, held - water)
+/** Scratch of one batch: filled, turned into a batch, and cleared for the next. */
+const sums = new Float64Array(BATCH_FIELDS.length)
+const pools = new Float64Array(POOL_COUNT)
+function put(field: number, amount: number): void {
+  sums[field] = (sums[field] ?? 0) + amount
 }
 
-/** Rows as one batch. @param vapourBack with the water that left as vapour put back: the mix as it would weigh uncooked */
-export function batchOf(
+/** Water held back hot, and what a food gives up or still takes, before and after its vapour left. */
+const balance = { released: 0, uptake: 0, mixedReleased: 0, mixedUptake: 0 }
+function addWater(entry: FoodEntry, matter: number, water: number, vapour: number): void {
+  const capacity = entry.isThirsty ? entry.holdHot : Math.min(entry.holdHot, entry.ownWater)
+  const held = (entry.food?.holding === null ? entry.ownWater : capacity) * matter
+  if (water > held) balance.released += water - held
+  else if (entry.isThirsty) balance.uptake += held - water
+  const whole = water + vapour
+  if (whole > held) balance.mixedReleased += whole - held
+  else if (entry.isThirsty) balance.mixedUptake += held - whole
+}
+
+function addBinders(
+  entry: FoodEntry,
+  isWashed: boolean,
+  rows: Float64Array,
+  from: number,
+  matter: number,
+): void {
+  const protein = pools[PROTEIN] ?? 0
+  if (entry.isGluten || isWashed)
+    put(DEVELOPED, protein * Math.max(rows[from + DEVELOPMENT] ?? 0, entry.glutenDevelopment))
+  if (isWashed) {
+    put(COLD, WASHED_BINDS * protein)
+    put(HOT, WASHED_BINDS * protein)
+  } else if (entry.binderHot > 0 || entry.binderCold > 0) {
+    const worked = entry.isGluten ? 1 + Math.min(1, rows[from + DEVELOPMENT] ?? 0) : 1
+    const on = active(entry, rows, from)
+    put(COLD, entry.binderCold * matter * worked)
+    put(HOT, (entry.binderHot * on + RAW_SHARE * entry.binderCold * (1 - on)) * matter * worked)
+  }
+}
+
+/** Adds a row; returns the vapour that has left it. */
+function addRow(program: Program, rows: Float64Array, row: number): number {
+  const of = program.rows[row]
+  if (of === undefined) return 0
+  const { entry } = of.source
+  const from = row * STRIDE
+  let massG = 0
+  for (let pool = 0; pool < POOL_COUNT; pool += 1) {
+    const grams = (rows[from + pool] ?? 0) + (rows[from + LOOSE + pool] ?? 0)
+    pools[pool] = grams
+    massG += grams
+  }
+  const water = pools[WATER] ?? 0
+  const inert = pools[INERT] ?? 0
+  put(MASS, massG)
+  put(WATER_AT, water)
+  put(UNKNOWN, inert)
+  put(DRY, massG - water - inert - (pools[ALCOHOL] ?? 0))
+  const { at: fields, pool: carriers, perGram } = entry.fields
+  for (let index = 0; index < fields.length; index += 1) {
+    const field = fields[index] ?? 0
+    const washed = of.isWashed && field === CEREAL ? GLUTEN : field
+    put(washed, (perGram[index] ?? 0) * (pools[carriers[index] ?? 0] ?? 0))
+  }
+  const matter = pools[entry.matter] ?? 0
+  addBinders(entry, of.isWashed, rows, from, matter)
+  put(HOLD_COLD, entry.holdCold * matter)
+  put(HOLD_HOT, entry.holdHot * matter)
+  const vapour = rows[from + EVAPORATED_G] ?? 0
+  addWater(entry, matter, water, vapour)
+  return vapour
+}
+
+/** Some rows as one batch, and the same with the water put back that left as vapour: as the mix would weigh uncooked. */
+export function batchesOf(
   program: Program,
   rows: Float64Array,
   which: ArrayLike<number>,
-  vapourBack = false,
-): Batch {
-  const sums = new Float64Array(BATCH_FIELDS.length)
-  for (let index = 0; index < which.length; index += 1)
-    addRow(sums, program, rows, which[index] ?? 0, vapourBack)
-  const batch = {} as Batch
-  for (let field = 0; field < BATCH_FIELDS.length; field += 1) {
-    const name = BATCH_FIELDS[field]
-    if (name !== undefined) batch[name] = sums[field] ?? 0
-  }
-  return batch
+): { readonly cooked: Batch; readonly mixed: Batch } {
+  sums.fill(0)
+  balance.released = balance.uptake = balance.mixedReleased = balance.mixedUptake = 0
+  let vapour = 0
+  for (let index = 0; index < which.length; index += 1) vapour += addRow(program, rows, which[index] ?? 0)
+  sums[RELEASED] = balance.released
+  sums[UPTAKE] = balance.uptake
+  const cooked = batchFrom(sums)
+  put(MASS, vapour)
+  put(WATER_AT, vapour)
+  sums[RELEASED] = balance.mixedReleased
+  sums[UPTAKE] = balance.mixedUptake
+  return { cooked, mixed: batchFrom(sums) }
 }
 
 /** Nutrients of some rows, in the order of CARRIED_NUTRIENTS, g and mg. */
 export function nutrientsOf(program: Program, rows: Float64Array, which: ArrayLike<number>): Float64Array {
-  const sums = new Float64Array(CARRIED_NUTRIENTS.length)
+  const totals = new Float64Array(CARRIED_NUTRIENTS.length)
   for (let index = 0; index < which.length; index += 1) {
     const row = which[index] ?? 0
-    const entry = program.rows[row]?.source.entry
-    if (entry === undefined) continue
-    for (const { at: nutrient, pool, perGram } of entry.nutrients)
-      sums[nutrient] =
-        (sums[nutrient] ?? 0) +
-        perGram * ((rows[row * STRIDE + pool] ?? 0) + (rows[row * STRIDE + LOOSE + pool] ?? 0))
+    const table = program.rows[row]?.source.entry.nutrients
+    if (table === undefined) continue
+    for (let of = 0; of < table.at.length; of += 1) {
+      const nutrient = table.at[of] ?? 0
+      const cell = row * STRIDE + (table.pool[of] ?? 0)
+      totals[nutrient] =
+        (totals[nutrient] ?? 0) + (table.perGram[of] ?? 0) * ((rows[cell] ?? 0) + (rows[cell + LOOSE] ?? 0))
+    }
   }
-  return sums
+  return totals
 }

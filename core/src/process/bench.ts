@@ -1,4 +1,4 @@
-import { FAT, type Inputs, INERT, type Op, POOL_COUNT, type Program, WATER } from '../program'
+import { FAT, type FoodEntry, type Inputs, INERT, type Op, POOL_COUNT, type Program, WATER } from '../program'
 import { BOOK_SIZE, EVAPORATED } from './accounts'
 import { EVAPORATED_G, LOOSE, LOT_STRIDE, type Placed, rowMass, STRIDE, type Workspace } from './workspace'
 
@@ -31,6 +31,8 @@ export class Bench {
   looseWaterG = 0
   looseG = 0
   solidsG = 0
+  /** Something moved since the lot was summed. */
+  isStale = true
 
   constructor(program: Program, space: Workspace) {
     this.program = program
@@ -58,23 +60,26 @@ export class Bench {
 
   /** Sums the lot. Solids are all but water, alcohol and fat: they hold water back while a food dries. */
   sum(): void {
+    if (!this.isStale) return
+    this.isStale = false
     const { rows, op } = this
     let held = 0
     let heldWater = 0
     let loose = 0
     let looseWater = 0
     let other = 0
-    for (const row of op.rows) {
-      const from = row * STRIDE
+    const which = op.rows
+    for (let at = 0; at < which.length; at += 1) {
+      const from = (which[at] ?? 0) * STRIDE
+      const outside = from + LOOSE
+      heldWater += rows[from] ?? 0
+      looseWater += rows[outside] ?? 0
+      other +=
+        (rows[from + 1] ?? 0) + (rows[outside + 1] ?? 0) + (rows[from + 2] ?? 0) + (rows[outside + 2] ?? 0)
+      other += (rows[from + INERT] ?? 0) + (rows[outside + INERT] ?? 0)
       for (let pool = 0; pool < POOL_COUNT; pool += 1) {
-        const inside = rows[from + pool] ?? 0
-        const outside = rows[from + LOOSE + pool] ?? 0
-        held += inside
-        loose += outside
-        if (pool === WATER) {
-          heldWater += inside
-          looseWater += outside
-        } else if (pool <= FAT || pool === INERT) other += inside + outside
+        held += rows[from + pool] ?? 0
+        loose += rows[outside + pool] ?? 0
       }
     }
     this.massG = held + loose
@@ -115,6 +120,8 @@ export class Bench {
   shed(row: number, cell: number, share: number, account: number): number {
     const at = row * STRIDE + cell
     const grams = (this.rows[at] ?? 0) * share
+    if (grams === 0) return 0
+    this.isStale = true
     this.rows[at] = (this.rows[at] ?? 0) - grams
     this.book(account, cell % POOL_COUNT, grams)
     return grams
@@ -135,6 +142,7 @@ export class Bench {
   /** Grams come into a cell from outside. */
   gain(row: number, cell: number, grams: number, account: number): void {
     const at = row * STRIDE + cell
+    this.isStale = true
     this.rows[at] = (this.rows[at] ?? 0) + grams
     this.book(account, cell % POOL_COUNT, grams)
   }
@@ -143,6 +151,8 @@ export class Bench {
   evaporate(row: number, cell: number, grams: number): void {
     const from = row * STRIDE
     const left = Math.min(grams, this.rows[from + cell] ?? 0)
+    if (left === 0) return
+    this.isStale = true
     this.rows[from + cell] = (this.rows[from + cell] ?? 0) - left
     this.rows[from + EVAPORATED_G] = (this.rows[from + EVAPORATED_G] ?? 0) + left
     this.book(EVAPORATED, WATER, left)
@@ -150,14 +160,14 @@ export class Bench {
 
   /** Moves grams of a row between what it holds and what lies loose. */
   move(row: number, from: number, to: number, grams: number): void {
+    if (grams === 0) return
     const base = row * STRIDE
+    this.isStale = true
     this.rows[base + from] = (this.rows[base + from] ?? 0) - grams
     this.rows[base + to] = (this.rows[base + to] ?? 0) + grams
   }
 
-  entry(row: number) {
-    const of = this.program.rows[row]
-    if (of === undefined) throw new Error(`evaluate: no row ${row}`)
-    return of.source.entry
+  entry(row: number): FoodEntry {
+    return this.program.entries[row] as FoodEntry
   }
 }

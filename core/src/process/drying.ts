@@ -83,6 +83,9 @@ function scaleOf(bench: Bench): number {
   return heat * shape * op.lidFactor * op.heatFactor * Math.exp(bench.lnRate)
 }
 
+/** Grams that leave each row, held and loose: scratch of one drying, grown as lots need it. */
+let leaving = new Float64Array(64)
+
 /** Grams of vapour that drying would take from the lot in so many minutes of each load, before any limit. */
 export class Drying {
   readonly #bench: Bench
@@ -93,6 +96,7 @@ export class Drying {
 
   constructor(bench: Bench) {
     this.#bench = bench
+    if (leaving.length < 2 * bench.op.rows.length) leaving = new Float64Array(4 * bench.op.rows.length)
     this.#scale = scaleOf(bench)
     const pieces = bench.massG - bench.looseG
     const wet = pieces > 0 ? bench.looseG / pieces : 0
@@ -102,28 +106,27 @@ export class Drying {
     this.#loosePerMin = LIQUID_PER_MIN * this.#scale * (op.isWrapped ? WRAPPED : 1)
   }
 
-  #held(at: number, row: number, minutes: number): number {
-    const bench = this.#bench
-    const water = bench.rows[row * STRIDE + WATER] ?? 0
-    if (water <= 0) return 0
-    const rate = (bench.op.constants.perMin[at] ?? Number.NaN) * this.#scale * this.#cover
-    if (!(rate > 0)) return 0
-    const last = Math.min(water, LAST_WATER * bench.solidsOf(row))
-    return (water - last) * (1 - Math.exp(-rate * minutes))
-  }
-
-  #loose(row: number, minutes: number): number {
-    const water = this.#bench.rows[row * STRIDE + LOOSE + WATER] ?? 0
-    return water <= 0 ? 0 : water * (1 - Math.exp(-this.#loosePerMin * minutes))
-  }
-
-  /** What would leave without a limit, g. */
+  /** What would leave without a limit, g; each row's share stays in the scratch. */
   wantedG(minutes: number): number {
-    const { rows } = this.#bench.op
+    const bench = this.#bench
+    const { rows, op } = bench
+    const { perMin } = op.constants
+    const scale = this.#scale * this.#cover
+    const ofLoose = 1 - Math.exp(-this.#loosePerMin * minutes)
     let sum = 0
-    for (let at = 0; at < rows.length; at += 1) {
-      const row = rows[at] ?? 0
-      sum += this.#held(at, row, minutes) + this.#loose(row, minutes)
+    for (let at = 0; at < op.rows.length; at += 1) {
+      const row = op.rows[at] ?? 0
+      const water = rows[row * STRIDE + WATER] ?? 0
+      const rate = (perMin[at] ?? 0) * scale
+      let held = 0
+      if (water > 0 && rate > 0) {
+        const last = LAST_WATER * bench.solidsOf(row)
+        if (water > last) held = (water - last) * (1 - Math.exp(-rate * minutes))
+      }
+      const loose = (rows[row * STRIDE + LOOSE + WATER] ?? 0) * ofLoose
+      leaving[2 * at] = held
+      leaving[2 * at + 1] = loose
+      sum += held + loose
     }
     return sum
   }
@@ -141,8 +144,8 @@ export class Drying {
     if (share <= 0) return
     for (let at = 0; at < op.rows.length; at += 1) {
       const row = op.rows[at] ?? 0
-      const held = this.#held(at, row, minutes)
-      const loose = this.#loose(row, minutes)
+      const held = leaving[2 * at] ?? 0
+      const loose = leaving[2 * at + 1] ?? 0
       if (held > 0) this.#bench.evaporate(row, WATER, held * share)
       if (loose > 0) this.#bench.evaporate(row, LOOSE + WATER, loose * share)
     }

@@ -1,5 +1,5 @@
-import { type Inputs, type Op, type Program, type Row, WATER } from '../program'
-import { ADDITIONS, EVAPORATED, FRYING_OIL, IN_PAN, POURED } from './accounts'
+import { type Inputs, type Op, type Program, type Row, type Take, WATER } from '../program'
+import { ADDITIONS, BOOK_SIZE, EVAPORATED, FRYING_OIL, IN_PAN, POURED } from './accounts'
 import { Bench } from './bench'
 import { change } from './change'
 import { bringDown, Drying, MOST_MINUTES } from './drying'
@@ -29,6 +29,7 @@ import {
   PREDICTED_G,
   RECORD_STRIDE,
   rowMass,
+  type Snapshots,
   START_C,
   STRIDE,
   SURFACE_DRY,
@@ -56,6 +57,13 @@ export interface Made {
   readonly coreC: number
 }
 
+/** Where a run begins that differs from another only later on. */
+export interface Start {
+  readonly op: number
+  readonly snapshots: Snapshots
+  readonly lines: readonly number[]
+}
+
 /** What an evaluation runs on. */
 export interface Evaluation {
   readonly inputs: Inputs
@@ -65,10 +73,14 @@ export interface Evaluation {
   readonly lnRates: Float64Array | null
   /** Cooked per raw mass where no step says otherwise; null where the family has none. */
   readonly usualYield: number | null
+  /** Begins at this operation, from how things stood before it; lines whose mass changed are filled anew. */
+  readonly from: Start | null
 }
 
 /** Called before and after each operation: to place it, or to read what it did. */
 export interface Observer {
+  /** Called before each operation gathers its lot, and with null when the last is done. */
+  readonly start?: (op: Op | null) => void
   readonly before?: (op: Op, bench: Bench) => Placed
   readonly after?: (op: Op, bench: Bench) => void
 }
@@ -91,36 +103,45 @@ function gather(bench: Bench, op: Op, evaluation: Evaluation, takenG: Float64Arr
   let air = 0
   let dry = 0
   lots[lot + CULTURE_PH] = Number.NaN
-  op.takes.forEach((take, index) => {
-    if (take.kind === 'step' && take.from !== null) splitOff(rows, take.from, take.rows, take.moved)
+  for (let index = 0; index < op.takes.length; index += 1) {
+    const take = op.takes[index] as Take
     const made = take.kind === 'part' ? evaluation.made[take.part] : undefined
-    if (take.kind === 'part' && made !== undefined)
-      take.from.forEach((from, at) => {
-        fillWith(rows, take.rows[at] ?? 0, made.rows, from, take.moved)
-      })
+    if (take.kind === 'step' && take.from !== null) splitOff(rows, take.from, take.rows, take.moved)
+    else if (take.kind === 'part' && made !== undefined) takeOver(rows, made.rows, take)
     let massG = 0
     let waterG = 0
-    for (const row of take.rows) {
+    const which = take.rows
+    for (let at = 0; at < which.length; at += 1) {
+      const row = which[at] ?? 0
       massG += rowMass(rows, row)
       waterG += (rows[row * STRIDE + WATER] ?? 0) + (rows[row * STRIDE + LOOSE + WATER] ?? 0)
     }
     takenG[firstTake + index] = massG
+    all += massG
     if (take.kind === 'part') {
       records[record + FROM_PARTS_G] = (records[record + FROM_PARTS_G] ?? 0) + massG
       records[record + FROM_PARTS_WATER_G] = (records[record + FROM_PARTS_WATER_G] ?? 0) + waterG
     }
-    const from = take.kind === 'step' ? take.op * LOT_STRIDE : -1
-    all += massG
-    warm += massG * (from >= 0 ? (lots[from + CORE_C] ?? ROOM_C) : (made?.coreC ?? ROOM_C))
-    if (take.kind !== 'step') return
+    if (take.kind !== 'step') {
+      warm += massG * (made?.coreC ?? ROOM_C)
+      continue
+    }
+    const from = take.op * LOT_STRIDE
+    warm += massG * (lots[from + CORE_C] ?? ROOM_C)
     air += massG * (lots[from + OVERRUN_PCT] ?? 0)
     dry += massG * (lots[from + SURFACE_DRY] ?? 0)
     if (take.op === op.mainOp) lots[lot + CULTURE_PH] = lots[from + CULTURE_PH] ?? Number.NaN
-  })
+  }
   lots[lot + CORE_C] = all > 0 ? warm / all : ROOM_C
   lots[lot + OVERRUN_PCT] = all > 0 ? air / all : 0
   lots[lot + SURFACE_DRY] = all > 0 ? dry / all : 0
 }
+
+/** A share of another part's rows comes into rows of this one. */
+function takeOver(rows: Float64Array, others: Float64Array, { from, rows: to, moved }: PartTake): void {
+  for (let at = 0; at < from.length; at += 1) fillWith(rows, to[at] ?? 0, others, from[at] ?? 0, moved)
+}
+type PartTake = Extract<Take, { kind: 'part' }>
 
 /** A share of some rows goes to others; what they have been through is the same. */
 function splitOff(rows: Float64Array, from: Int32Array, to: Int32Array, share: number): void {
@@ -283,7 +304,47 @@ export function evaluate(
   evaluation: Evaluation,
   observer: Observer = {},
 ): void {
-  const { inputs, places, lnRates } = evaluation
+  const { places, inputs, lnRates } = evaluation
+  const first = begin(program, space, evaluation)
+  const bench = new Bench(program, space)
+  let firstTake = 0
+  for (const op of program.ops) {
+    if (op.at < first) {
+      firstTake += op.takes.length
+      continue
+    }
+    observer.start?.(op)
+    bench.op = op
+    bench.isStale = true
+    gather(bench, op, evaluation, space.takenG, firstTake)
+    firstTake += op.takes.length
+    bench.sum()
+    const placed = observer.before === undefined ? places[op.at] : observer.before(op, bench)
+    if (placed === undefined) throw new Error(`evaluate: operation ${op.at} has no place`)
+    bench.at(op, placed, inputs, lnRates?.[op.at] ?? 0)
+    runOp(bench)
+    observer.after?.(op, bench)
+  }
+  observer.start?.(null)
+  settleEnd(program, space, evaluation)
+}
+
+/** Fills the lines, or goes back to a snapshot. Returns the first operation to run. */
+function begin(program: Program, space: Workspace, { inputs, from }: Evaluation): number {
+  const rows = from?.snapshots.rows[from.op]
+  const lots = from?.snapshots.lots[from.op]
+  if (from !== null && rows !== undefined && lots !== undefined) {
+    space.rows.set(rows)
+    space.lots.set(lots)
+    space.books.fill(0, from.op * BOOK_SIZE)
+    space.records.fill(0, from.op * RECORD_STRIDE)
+    for (let at = 0; at < program.rows.length; at += 1) {
+      const row = program.rows[at] as Row
+      if (row.line >= 0 && from.lines.includes(row.line))
+        fillLine(space.rows, at, row, row.fraction * (inputs.masses[row.line] ?? 0))
+    }
+    return from.op
+  }
   space.books.fill(0)
   space.records.fill(0)
   space.rows.fill(0)
@@ -297,20 +358,7 @@ export function evaluate(
   }
   space.start[0] = massG
   space.start[1] = waterG
-  const bench = new Bench(program, space)
-  let firstTake = 0
-  for (const op of program.ops) {
-    bench.op = op
-    gather(bench, op, evaluation, space.takenG, firstTake)
-    firstTake += op.takes.length
-    bench.sum()
-    const placed = observer.before === undefined ? places[op.at] : observer.before(op, bench)
-    if (placed === undefined) throw new Error(`evaluate: operation ${op.at} has no place`)
-    bench.at(op, placed, inputs, lnRates?.[op.at] ?? 0)
-    runOp(bench)
-    observer.after?.(op, bench)
-  }
-  settleEnd(program, space, evaluation)
+  return 0
 }
 
 /** Brings the finished part to the mass that was weighed, or to the family's usual yield where there is no method. */

@@ -15,7 +15,6 @@ import {
   SOAKED,
   STRIDE,
   SWOLLEN,
-  WET_C,
 } from './workspace'
 
 const ROOM_C = 20
@@ -36,7 +35,6 @@ export function fillLine(rows: Float64Array, at: number, row: Row, massG: number
   rows[from + PEAK_C] = entry.isCooked ? COOKED_C : ROOM_C
   rows[from + SWOLLEN] = entry.isCooked ? 1 : 0
   rows[from + PROTEIN_SET] = entry.isCooked ? 1 : 0
-  rows[from + WET_C] = entry.isDry ? Number.NaN : ROOM_C
   rows[from + ACID_KEPT] = 1
   rows[from + SOAKED] = row.isSoaked ? 1 : 0
   rows[from + EMULSIFIED] = entry.food?.foodClass === 'fat' ? 0 : WITHIN
@@ -60,7 +58,6 @@ function soakFirst(
   const water = rows[from + WATER] ?? 0
   const after = solids * uptakeAfter(water / solids, saturation, minutes, tauMin)
   if (after > water) rows[from + WATER] = after
-  rows[from + WET_C] = ROOM_C
   rows[from + SOAKED] = 1 - Math.exp(-minutes / tauMin)
 }
 

@@ -7,7 +7,7 @@ import { type Bubbling, hobLimit, surfaceRate } from './laws/evaporation'
 import { partingFraction } from './laws/parting'
 import { uptakeAfter } from './laws/uptake'
 import { evenOut, takeUp } from './solutes'
-import { LOOSE, SOAKED, STRIDE, WET_C } from './workspace'
+import { LOOSE, SOAKED, STRIDE } from './workspace'
 
 const BUBBLING: Partial<Record<string, Bubbling>> = {
   boil: 'boil',
@@ -72,7 +72,6 @@ export function fill(bench: Bench, minutes: number, tempC: number, fromTap: bool
     if (wanted <= 0) continue
     if (fromTap) bench.gain(row, WATER, wanted, TAKEN_UP)
     else takeUp(bench, row, wanted)
-    if (Number.isNaN(rows[from + WET_C])) rows[from + WET_C] = tempC
     rows[from + SOAKED] = Math.max(rows[from + SOAKED] ?? 0, 1 - Math.exp(-minutes / tau))
   }
 }

@@ -1,6 +1,5 @@
 import { fitOf, type Op, type Program, USUAL_AREA_DM2 } from '../program'
-import type { Bench } from './bench'
-import { evaluate, type Evaluation } from './evaluate'
+import { evaluate, type Evaluation, type Observer } from './evaluate'
 import type { Placed, Workspace } from './workspace'
 
 const MOST_LOADS = 50
@@ -35,7 +34,7 @@ function placeOf(op: Op, program: Program, massG: number, before: readonly Place
 }
 
 /** What placing needs of an evaluation. */
-export type Placing = Omit<Evaluation, 'places' | 'lnRates'>
+export type Placing = Omit<Evaluation, 'places' | 'lnRates' | 'from'>
 
 /**
  * Chooses vessels and loads for every operation, from what each lot weighs as it comes: whole numbers that a search holds
@@ -46,20 +45,20 @@ export function placeAll(
   program: Program,
   space: Workspace,
   placing: Placing,
-  after?: (op: Op, bench: Bench) => void,
+  observer: Omit<Observer, 'before'> = {},
 ): Placed[] {
   const places: Placed[] = []
   evaluate(
     program,
     space,
-    { ...placing, places, lnRates: null },
+    { ...placing, places, lnRates: null, from: null },
     {
       before: (op, bench) => {
         const placed = placeOf(op, program, bench.massG, places)
         places.push(placed)
         return placed
       },
-      ...(after === undefined ? {} : { after }),
+      ...observer,
     },
   )
   return places

@@ -2,7 +2,7 @@ import type { Form, Step, StepReading } from '../model'
 import { type OperationSpec, type Program, type Source, specOf } from '../program'
 import { ACCOUNT_COUNT, bookedG } from './accounts'
 import { nutrientsOf } from './batchOf'
-import type { Made } from './evaluate'
+import type { Made, Observer } from './evaluate'
 import { placeAll } from './place'
 import { partState } from './state'
 import type { PartState } from './stateTypes'
@@ -15,6 +15,7 @@ import {
   LOT_STRIDE,
   type Placed,
   RECORD_STRIDE,
+  type Snapshots,
   rowMass,
   type Workspace,
   workspaceFor,
@@ -41,6 +42,8 @@ export interface PartRun {
   readonly places: readonly Placed[]
   readonly made: readonly Made[]
   readonly usualYield: number | null
+  /** Kept while scatters are followed; dropped with `letGo`, for a document's history holds many runs. */
+  snapshots: Snapshots | null
   readonly state: PartState
   readonly massG: number
   /** In the order of CARRIED_NUTRIENTS, g and mg. */
@@ -61,18 +64,6 @@ export interface RunInput {
   /** Cooked per raw mass where the part has no method; null where its family has none. */
   readonly usualYield: number | null
 }
-
-const namesOf = (program: Program): ReadonlyMap<string, string> =>
-  new Map<string, string>([
-    ...program.part.steps.map(({ id }, at) => [id, `step ${at + 1}`] as const),
-    ...program.others.map(({ part }) => [part.id, part.name] as const),
-    ...program.resolved.map(
-      ({ line, food }) => [line.id, line.food === '' ? (food?.name ?? '') : line.food] as const,
-    ),
-  ])
-
-const sourcesOf = (program: Program, rows: Int32Array): Source[] =>
-  [...rows].flatMap((row) => program.rows[row]?.source ?? [])
 
 /** Warmth of a finished part, C, by mass. */
 export function coreOf(program: Program, space: Workspace): number {
@@ -136,16 +127,23 @@ function followWhole(trace: readonly Traced[], space: Workspace): void {
  * Runs a part's program once and tells what came of it, step by step. Explanations stand on this run; searches and
  * sensitivities call `evaluate` with its places.
  *
+ * @param isFollowed keeps how things stood before each operation, so that neighbours begin where they differ
+ *
  * A weighed cooked mass wins over the model, a weighed step over its prediction; a part without a method falls back to
  * its family's usual yield.
  */
-export function runPart({ program, made, usualYield }: RunInput): PartRun {
+export function runPart({ program, made, usualYield }: RunInput, isFollowed = false): PartRun {
   const space = workspaceFor(program)
-  const names = namesOf(program)
+  const { names } = program
   const trace: Traced[] = []
   let firstTake = 0
   const placing = { inputs: program.inputs, made, usualYield }
-  const places = placeAll(program, space, placing, (op, bench) => {
+  const snapshots: Snapshots = { rows: [], lots: [] }
+  const keep = (): void => {
+    snapshots.rows.push(space.rows.slice())
+    snapshots.lots.push(space.lots.slice())
+  }
+  const after: Observer['after'] = (op, bench) => {
     const { placed } = bench
     const reading = readingOf(op, bench, space, placed, names, firstTake)
     firstTake += op.takes.length
@@ -155,12 +153,13 @@ export function runPart({ program, made, usualYield }: RunInput): PartRun {
       placed,
       tempC: Number.isNaN(bench.tempC) ? null : bench.tempC,
       reading,
-      holds: sourcesOf(program, op.rows),
-      added: op.takes.flatMap((take) => (take.kind === 'step' ? [] : sourcesOf(program, take.rows))),
+      holds: op.holds,
+      added: op.added,
       isMixed: op.isMixed,
       form: op.form,
     })
-  })
+  }
+  const places = placeAll(program, space, placing, isFollowed ? { start: keep, after } : { after })
   followWhole(trace, space)
   const state = partState(program, space)
   const { massG } = state.cooked
@@ -175,6 +174,7 @@ export function runPart({ program, made, usualYield }: RunInput): PartRun {
     places,
     made,
     usualYield,
+    snapshots: isFollowed ? snapshots : null,
     state,
     massG,
     nutrients: nutrientsOf(program, space.rows, program.finalRows),

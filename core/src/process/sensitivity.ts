@@ -1,10 +1,10 @@
 import type { Inputs, Program } from '../program'
-import { evaluate } from './evaluate'
+import { evaluate, type Start } from './evaluate'
 import { placeAll } from './place'
 import type { PartRun } from './runPart'
 import { partState } from './state'
 import type { PartState } from './stateTypes'
-import { type Workspace, workspaceFor } from './workspace'
+import { rowMass, type Workspace, workspaceFor } from './workspace'
 
 /** What is changed against the run: a line's mass, or the logarithm of an operation's constants. */
 export type Change =
@@ -51,6 +51,37 @@ function applied(run: PartRun, changes: readonly Change[]): { inputs: Inputs; ln
   return { inputs, lnRates }
 }
 
+/** Operation with which each line joins first, by line; after the last for what none takes. Kept for each program. */
+const joins = new WeakMap<Program, Int32Array>()
+function joinsOf(program: Program): Int32Array {
+  const known = joins.get(program)
+  if (known !== undefined) return known
+  const made = new Int32Array(program.lines.length).fill(program.ops.length)
+  for (const { at, takes } of program.ops)
+    for (const { kind, rows } of takes)
+      if (kind === 'line')
+        for (const row of rows) {
+          const line = program.rows[row]?.line ?? -1
+          if (line >= 0 && (made[line] ?? 0) > at) made[line] = at
+        }
+  joins.set(program, made)
+  return made
+}
+
+/** Where a run with these changes begins to differ; null where it must be run from the first step. */
+function startOf(run: PartRun, changes: readonly Change[]): Start | null {
+  const { snapshots, program } = run
+  if (snapshots === null) return null
+  let op = program.ops.length
+  const lines: number[] = []
+  for (const change of changes) {
+    const first = change.kind === 'line' ? (joinsOf(program)[change.line] ?? 0) : change.op
+    op = Math.min(op, first)
+    if (change.kind === 'line') lines.push(change.line)
+  }
+  return { op, snapshots, lines }
+}
+
 /**
  * The part's state with some inputs changed: the one way in which scatter, levers and searches look at neighbours.
  * @param replace choose vessels and loads anew, as a cook would for another amount; else they stay as they are
@@ -60,7 +91,17 @@ export function stateWith(run: PartRun, changes: readonly Change[], replace = fa
   const space = scratchFor(program)
   const { inputs, lnRates } = applied(run, changes)
   if (replace) placeAll(program, space, { inputs, made, usualYield })
-  else evaluate(program, space, { inputs, places, made, lnRates, usualYield })
+  else {
+    const from = startOf(run, changes)
+    evaluate(program, space, {
+      inputs,
+      places,
+      made,
+      lnRates,
+      usualYield,
+      from,
+    })
+  }
   return partState(program, space)
 }
 
@@ -114,4 +155,16 @@ export function scattersOf(run: PartRun): Scatter[] {
     return ln < LEAST_LN_SD ? [] : [{ what: 'method', change: { kind: 'rate', op: at, ln } }]
   })
   return [...lines, ...ops]
+}
+
+/** The mass of the part with one scatter applied, g: where nothing else is read. */
+export function massWith(run: PartRun, change: Change): number {
+  const { program, places, made, usualYield } = run
+  const space = scratchFor(program)
+  const from = startOf(run, [change])
+  const { inputs, lnRates } = applied(run, [change])
+  evaluate(program, space, { inputs, places, made, lnRates, usualYield, from })
+  let massG = 0
+  for (const row of program.finalRows) massG += rowMass(space.rows, row)
+  return massG
 }

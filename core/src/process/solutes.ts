@@ -46,6 +46,7 @@ export function evenOut(bench: Bench, minutes: number, tempC: number, tapG: numb
     }
   }
   if (held <= 0 || loose <= 0) return
+  bench.isStale = true
   const inside = held / (held + loose)
   const progress = 1 - Math.exp(-minutes / evenTau(pieces > 0 ? size / pieces : LEAST_MM, tempC))
   for (const row of op.rows) {
@@ -68,6 +69,7 @@ export function takeUp(bench: Bench, into: number, grams: number): number {
   for (const row of op.rows) available += rows[row * STRIDE + LOOSE + WATER] ?? 0
   const taken = Math.min(grams, available)
   if (taken <= 0) return 0
+  bench.isStale = true
   const share = taken / available
   for (const row of op.rows) {
     const from = row * STRIDE
@@ -83,6 +85,7 @@ export function takeUp(bench: Bench, into: number, grams: number): number {
 /** All that lies loose is worked into the body, or all that is held becomes one liquid. */
 export function bind(bench: Bench, into: 'body' | 'liquid'): void {
   const { rows, op } = bench
+  bench.isStale = true
   const to = into === 'body' ? 0 : LOOSE
   const away = into === 'body' ? LOOSE : 0
   for (const row of op.rows) {

@@ -1,5 +1,5 @@
 import { type FoodEntry, type Program } from '../program'
-import { batchOf } from './batchOf'
+import { batchesOf } from './batchOf'
 import { pHOf } from './sourness'
 import {
   CORE_C,
@@ -59,9 +59,8 @@ export function partState(program: Program, space: Workspace): PartState {
     return of.source.entry
   }
   const acidPH = pHOf({ rows, entry: entryOf }, program.finalRows)
-  const cooked = batchOf(program, rows, program.finalRows)
+  const { cooked, mixed } = batchesOf(program, rows, program.finalRows)
   cooked.glutamateMg += sums.glutamateGuessG
-  const mixed = batchOf(program, rows, program.finalRows, true)
   const freeFat = Math.max(0, sums.fatG - sums.emulsifiedG)
   return {
     mixed,

@@ -1,4 +1,5 @@
 import type { Form } from '../model'
+import { STARCH } from '../program'
 import type { Bench } from './bench'
 import { USUAL_THICKNESS_MM } from './drying'
 import { coreTemperature, type Shape } from './laws/conduction'
@@ -7,16 +8,13 @@ import {
   ACID_KEPT,
   BROWNED,
   CORE_C,
-  HOT_MIN,
   HYDRATED,
   PEAK_C,
   PROTEIN_SET,
-  REST_MIN,
   STRIDE,
   SURFACE_DRY,
   SWOLLEN,
   THINNED,
-  WET_C,
 } from './workspace'
 
 const SHAPE: Readonly<Record<Form, Shape>> = {
@@ -56,7 +54,6 @@ const STIRRED_TAU_MIN = 3
 const MEDIUM_C = { pan: 100, liquid: 96, oil: 103, steam: 100, pressure: 118 } as const
 /** Minutes near the end temperature, of all minutes: warming up does not count. Practice. */
 export const AT_TEMPERATURE = 0.7
-const HOT_C = [75, 80, 90, 95] as const
 const PROTEIN_SET_C = [65, 90] as const
 const ROOM_C = 20
 
@@ -136,10 +133,11 @@ function activate(bench: Bench, row: number, coreC: number, minutes: number, isR
 
 /** Starch swells as it heats and may thin again. */
 function gelatinise(bench: Bench, row: number, coreC: number, minutes: number): void {
-  const { starch } = bench.entry(row)
+  const { starch, pools } = bench.entry(row)
+  if ((pools[STARCH] ?? 0) === 0) return
   const from = row * STRIDE
   const swollen = rising(coreC, starch.lowC, starch.highC)
-  bench.rows[from + SWOLLEN] = Math.max(bench.rows[from + SWOLLEN] ?? 0, swollen)
+  if (swollen > (bench.rows[from + SWOLLEN] ?? 0)) bench.rows[from + SWOLLEN] = swollen
   if (starch.thinsC === null || starch.thinsMin === null) return
   const kept = 1 - (bench.rows[from + THINNED] ?? 0)
   const hot = minutes * reaching(coreC, starch.thinsC)
@@ -177,20 +175,15 @@ export function remember(
   lostShare: number,
 ): void {
   const { op, rows } = bench
-  for (const row of op.rows) {
+  const set = rising(coreC, PROTEIN_SET_C[0], PROTEIN_SET_C[1])
+  const which = op.rows
+  for (let at = 0; at < which.length; at += 1) {
+    const row = which[at] ?? 0
     const from = row * STRIDE
     if (coreC > (rows[from + PEAK_C] ?? 0)) rows[from + PEAK_C] = coreC
-    for (let at = 0; at < HOT_C.length; at += 1)
-      if (coreC >= (HOT_C[at] ?? 0))
-        rows[from + HOT_MIN + at] = (rows[from + HOT_MIN + at] ?? 0) + minutes * AT_TEMPERATURE
-    if (isResting) rows[from + REST_MIN] = (rows[from + REST_MIN] ?? 0) + minutes
     gelatinise(bench, row, coreC, minutes)
-    rows[from + PROTEIN_SET] = Math.max(
-      rows[from + PROTEIN_SET] ?? 0,
-      rising(coreC, PROTEIN_SET_C[0], PROTEIN_SET_C[1]),
-    )
+    if (set > (rows[from + PROTEIN_SET] ?? 0)) rows[from + PROTEIN_SET] = set
     activate(bench, row, coreC, minutes, isResting)
-    if (Number.isNaN(rows[from + WET_C]) && bench.looseG > 0) rows[from + WET_C] = coreC
   }
   brown(bench, minutes, lostShare)
 }

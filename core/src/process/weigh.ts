@@ -24,6 +24,7 @@ const bookedWater = (bench: Bench, account: number): number =>
 function shift(bench: Bench, grams: number, account: number, sign: 1 | -1): void {
   const { rows, op } = bench
   bench.sum()
+  bench.isStale = true
   const isVapour = account === EVAPORATED
   for (const row of op.rows) {
     for (const cell of [WATER, LOOSE + WATER]) {

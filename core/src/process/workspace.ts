@@ -10,29 +10,24 @@ export const PRESSED_FROM_G = EVAPORATED_G + 1
 /** How far its gluten is developed, 0 to 1. */
 export const DEVELOPMENT = EVAPORATED_G + 2
 export const PEAK_C = EVAPORATED_G + 3
-/** Temperature of what it was first wetted with, C; NaN while dry. */
-export const WET_C = EVAPORATED_G + 4
-export const REST_MIN = EVAPORATED_G + 5
-/** Minutes at or above 75, 80, 90 and 95 C. */
-export const HOT_MIN = EVAPORATED_G + 6
 /** Size of its pieces, mm, and the share of it that is pieces, 0 to 1. */
-export const PIECE_MM = EVAPORATED_G + 10
-export const COARSE = EVAPORATED_G + 11
+export const PIECE_MM = EVAPORATED_G + 4
+export const COARSE = EVAPORATED_G + 5
 /** Coarse end of its particles where it is no pieces, um. */
-export const PARTICLE_UM = EVAPORATED_G + 12
-export const BROWNED = EVAPORATED_G + 13
+export const PARTICLE_UM = EVAPORATED_G + 6
+export const BROWNED = EVAPORATED_G + 7
 /** Shares of its starch that are swollen and that have thinned again, and of its protein that has set, 0 to 1. */
-export const SWOLLEN = EVAPORATED_G + 14
-export const THINNED = EVAPORATED_G + 15
-export const PROTEIN_SET = EVAPORATED_G + 16
+export const SWOLLEN = EVAPORATED_G + 8
+export const THINNED = EVAPORATED_G + 9
+export const PROTEIN_SET = EVAPORATED_G + 10
 /** An agent: share dissolved, and what acid and heat left of its strength, 0 to 1. */
-export const HYDRATED = EVAPORATED_G + 17
-export const ACID_KEPT = EVAPORATED_G + 18
+export const HYDRATED = EVAPORATED_G + 11
+export const ACID_KEPT = EVAPORATED_G + 12
 /** Dry kernels that lay in water blend finer, 0 to 1. */
-export const SOAKED = EVAPORATED_G + 19
+export const SOAKED = EVAPORATED_G + 13
 /** Share of its fat in fine droplets, 0 to 1. */
-export const EMULSIFIED = EVAPORATED_G + 20
-export const STRIDE = EVAPORATED_G + 21
+export const EMULSIFIED = EVAPORATED_G + 14
+export const STRIDE = EVAPORATED_G + 15
 
 /** Layout of a lot. */
 export const CORE_C = 0
@@ -84,6 +79,12 @@ export interface Workspace {
   readonly start: Float64Array
 }
 
+/** Rows and lots as they stood before each operation: a change that begins late starts from there. */
+export interface Snapshots {
+  readonly rows: Float64Array[]
+  readonly lots: Float64Array[]
+}
+
 export const workspaceFor = (program: Program): Workspace => ({
   rows: new Float64Array(program.rows.length * STRIDE),
   lots: new Float64Array(program.ops.length * LOT_STRIDE),
@@ -94,9 +95,10 @@ export const workspaceFor = (program: Program): Workspace => ({
 })
 
 export function rowMass(rows: Float64Array, row: number): number {
-  const from = row * STRIDE
   let sum = 0
-  for (let at = 0; at < EVAPORATED_G; at += 1) sum += rows[from + at] ?? 0
+  const from = row * STRIDE
+  const to = from + EVAPORATED_G
+  for (let at = from; at < to; at += 1) sum += rows[at] ?? 0
   return sum
 }
 /** Grams of a pool in a row, held and loose. */

@@ -1,5 +1,5 @@
 import type { OperationId, Step, StepUse } from '../model'
-import { cutSizeMm, refuseIn } from '../reading'
+import { piecesOfStep } from '../reading'
 import { fanShiftC } from '../measure'
 import { rowConstants } from './constants'
 import { foodEntry } from './foods'
@@ -17,7 +17,7 @@ import {
   wrappedIn,
 } from './lotShape'
 import { type OperationSpec, specOf } from './operations'
-import type { Op, Take } from './program'
+import type { Op, Source, Take } from './program'
 import { rateFor } from './rates'
 import { uptakeTau } from './uptake'
 import { loadLimit, vesselChoices, vesselKind, vesselOfSize } from './vessels'
@@ -90,7 +90,7 @@ function gather(writer: Writer, step: Step, at: number, uses: readonly StepUse[]
       const isLiquid = writer.rows[row]?.source.entry.isLiquid ?? false
       lot.hasLiquor ||= isLiquid
       const massG = (writer.rawG[row] ?? 0) * (isLiquid ? LIQUOR_WEIGHT : 1)
-      if (massG > mainG) {
+      if (writer.decisions.larger(massG, mainG)) {
         mainG = massG
         mainOp = -1
         Object.assign(lot, { form: 'pieces', thicknessMm: null, phase: 'pieces', isMixed: false })
@@ -107,7 +107,7 @@ function gather(writer: Writer, step: Step, at: number, uses: readonly StepUse[]
     lot.isInBowl ||= taken.lot.isInBowl
     lot.isDough ||= taken.lot.isDough
     if (taken.lot.bath !== 'none') lot.bath = taken.lot.bath
-    if (massG > mainG) {
+    if (writer.decisions.larger(massG, mainG)) {
       const { form, thicknessMm, phase, isMixed } = taken.lot
       Object.assign(lot, { form, thicknessMm, phase, isMixed })
       mainG = massG
@@ -132,7 +132,10 @@ function mediumRows(writer: Writer, spec: OperationSpec, lot: LotShape, listed: 
   if (spec.id !== 'deep-fry' && spec.id !== 'shallow-fry') return []
   const fats = lot.rows.filter((row) => isFat(writer, row))
   const fatG = fats.reduce((sum, row) => sum + (writer.rawG[row] ?? 0), 0)
-  const isMedium = spec.id === 'deep-fry' || LIFTED_FORMS.has(lot.form) || fatG > MEDIUM_SHARE * listed.massG
+  const isMedium =
+    spec.id === 'deep-fry' ||
+    LIFTED_FORMS.has(lot.form) ||
+    writer.decisions.larger(fatG, MEDIUM_SHARE * listed.massG)
   return isMedium ? fats : []
 }
 
@@ -144,6 +147,19 @@ function tapRatio(writer: Writer, spec: OperationSpec, lot: LotShape, listed: Li
   const isPasta = lot.rows.some((row) => writer.rows[row]?.source.entry.group === 'pasta')
   return isPasta && spec.id === 'boil' ? PASTA_RATIO : ratio
 }
+
+const sourcesOf = (writer: Writer, rows: Iterable<number>): Source[] =>
+  [...rows].flatMap((row) => writer.rows[row]?.source ?? [])
+
+/** Whether what is blended or mashed leaves the jug clean. */
+const isThin = (
+  { decisions }: Writer,
+  spec: OperationSpec | null,
+  { waterG, fatG, massG }: Listed,
+): boolean =>
+  (spec?.id === 'blend' || spec?.id === 'mash') &&
+  (decisions.larger(waterG, THIN_SHARE * massG) ||
+    decisions.larger(waterG + fatG, (THIN_SHARE + FAT_THINS) * massG))
 
 /** Writes one step as an operation. */
 export function compileOp(writer: Writer, step: Step, at: number, uses: readonly StepUse[]): void {
@@ -174,15 +190,15 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
   const isFrying = spec?.id === 'deep-fry' || (spec?.id === 'shallow-fry' && !hasFat)
   const oilRow = isFrying && medium.length === 0 ? bornRow(writer, FRYING_OIL_ID, 'Frying oil') : -1
   if (oilRow >= 0) lot.rows.push(oilRow)
-  const dough = lot.isDough || isDough(listed)
+  const dough = lot.isDough || isDough(listed, writer.decisions)
   const isMixed = spec === null ? lot.isMixed : isMixedAfter(lot.isMixed, spec.id, settings.form ?? lot.form)
-  const phase = spec === null ? phaseBefore : phaseAfter(lot.phase, spec.id, form, listed)
+  const phase = spec === null ? phaseBefore : phaseAfter(lot.phase, spec.id, form, listed, writer.decisions)
   const inWrap = spec !== null && wrappedIn(lot, step, spec.id)
   const isWrapped = inWrap && (spec.id === 'roast' || spec.id === 'steam')
   const rateKey = spec === null ? '' : isWrapped ? `${spec.id}-wrapped` : spec.id
   const oven =
     spec?.medium === 'oven' ? (kitchen.equipment.find(({ kind }) => kind === 'oven') ?? null) : null
-  const isSauced = lot.hasLiquor && listed.liquidG > SAUCED_SHARE * listed.massG
+  const isSauced = lot.hasLiquor && writer.decisions.larger(listed.liquidG, SAUCED_SHARE * listed.massG)
   const isPoured = lot.isMixed && lot.phase !== 'pieces' && form === 'pieces' && !dough
   const isInDish = spec?.medium === 'oven' && (isSauced || isPoured)
   const lying = { form, isMixed: lot.isMixed, isInDish }
@@ -200,6 +216,8 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
     step,
     spec,
     takes,
+    holds: sourcesOf(writer, lot.rows),
+    added: takes.flatMap((take) => (take.kind === 'step' ? [] : sourcesOf(writer, take.rows))),
     rows: Int32Array.from(lot.rows),
     waterRow,
     oilRow,
@@ -210,15 +228,12 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
       key: rateKey,
       form: isInDish && isPoured ? 'loaf' : lot.form,
       rows: lot.rows.flatMap((row) => writer.rows[row] ?? []),
-      isWet:
-        listed.massG > 0 &&
-        Math.max(listed.waterG / listed.massG, (listed.waterG + listed.fatG) / listed.massG - FAT_THINS) >
-          THIN_SHARE,
+      isWet: isThin(writer, spec, listed),
       isInBowl: lot.isInBowl,
       isDough: dough,
       isMixed: lot.isMixed,
       isWrapped,
-      refuse: spec?.id === 'trim' ? refuseIn(step.text) : [],
+      refuse: piecesOfStep(step).refuse,
     }),
     form,
     thicknessMm,
@@ -246,7 +261,7 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
         : settings.additions.count * settings.additions.massG,
     cutMm:
       spec !== null && CUTS.has(spec.id)
-        ? (cutSizeMm(step.text) ?? (spec.id === 'grate' ? GRATED_MM : USUAL_CUT_MM))
+        ? (piecesOfStep(step).cutMm ?? (spec.id === 'grate' ? GRATED_MM : USUAL_CUT_MM))
         : Number.NaN,
     vessels:
       kind === null || spec === null || named !== null ? [] : vesselChoices(kitchen, kind, spec, lying),
@@ -276,7 +291,7 @@ function settle(writer: Writer, lot: LotShape, op: Op, listed: Listed): void {
   lot.isWrapped = op.isWrapped
   lot.isInBowl =
     spec !== null && (BOWLED.has(spec.id) || (lot.isInBowl && spec.medium === 'none' && spec.id === 'mix'))
-  lot.isDough = op.binds === 'body' ? isDough(listed) : lot.isDough
+  lot.isDough = op.binds === 'body' ? isDough(listed, writer.decisions) : lot.isDough
   if (spec !== null) {
     const doughInBroth = op.isDough && lot.hasLiquor
     lot.bath = bathAfter(lot, spec, doughInBroth || (op.phaseBefore === 'body' && listed.liquidG > 0))

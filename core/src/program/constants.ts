@@ -72,56 +72,99 @@ function partingRate(
   return body ?? rateFor(rates, key, entry.food?.id ?? null, entry.group)
 }
 
+/** Constants of one food in one operation; NaN where nothing is known. */
+interface FoodConstants {
+  readonly saturation: number
+  readonly tauMin: number
+  readonly lost: number
+  readonly perMin: number
+  readonly keeps: number
+  readonly lnSd: number
+}
+/** Found once for each food, operation and way of lying. */
+const found = new WeakMap<readonly RateConstant[], WeakMap<FoodEntry, Map<string, FoodConstants>>>()
+
+function lookUp(query: ConstantsQuery, entry: FoodEntry): FoodConstants {
+  const { rates, key, form } = query
+  const law = lawOf(key)
+  const foodId = entry.food?.id ?? null
+  const bodyRate = BODIES.has(form) ? rateFor(rates, key, null, form) : null
+  const body = bodyRate?.group == null ? null : bodyRate
+  const made = {
+    saturation: Number.NaN,
+    tauMin: Number.NaN,
+    lost: 0,
+    perMin: Number.NaN,
+    keeps: Number.NaN,
+    lnSd: 0,
+  }
+  if (entry.isDry) {
+    const uptake = uptakeKey(key)
+    const rate = uptakeRate(rates, uptake, entry)
+    if (rate !== null) {
+      made.saturation = rate.value
+      made.tauMin = uptakeTau(uptake, entry.group, law === 'uptake' ? REFERENCE_C : BOILING_C)
+      made.lost = solidsLost(uptake, entry.group)
+      made.lnSd = rate.lnSd
+    }
+  }
+  if (law === 'drying') {
+    const rate = body ?? rateFor(rates, key, foodId, entry.group)
+    made.perMin = rate?.value ?? UNKNOWN_PER_MIN
+    made.lnSd = rate?.lnSd ?? UNKNOWN_LN_SD
+  } else if (law === 'parting' || (law === 'uptake' && !entry.isDry && !entry.isLiquid)) {
+    const rate =
+      law === 'parting' ? partingRate(query, entry, body) : rateFor(rates, 'boil-wet', foodId, entry.group)
+    if (rate !== null) {
+      made.keeps = rate.value
+      made.lnSd = rate.lnSd
+    }
+  }
+  made.lnSd = Math.min(MOST_LN_SD, made.lnSd)
+  return made
+}
+
 /** The constants of an operation for each of its rows; NaN where nothing is known of a food in it. */
 export function rowConstants(query: ConstantsQuery): RowConstants {
-  const { rates, key, form, rows, refuse } = query
+  const { rates, rows, refuse } = query
   const count = rows.length
-  const nothing = () => new Float64Array(count).fill(Number.NaN)
   const made: RowConstants = {
-    saturation: nothing(),
-    tauMin: nothing(),
+    saturation: new Float64Array(count),
+    tauMin: new Float64Array(count),
     lost: new Float64Array(count),
-    perMin: nothing(),
-    keeps: nothing(),
+    perMin: new Float64Array(count),
+    keeps: new Float64Array(count),
     refuse: new Float64Array(count),
     lnSd: new Float64Array(count),
   }
-  const law = lawOf(key)
-  const bodyRate = BODIES.has(form) ? rateFor(rates, key, null, form) : null
-  const body = bodyRate?.group == null ? null : bodyRate
-  const uptake = uptakeKey(key)
-  rows.forEach((row, at) => {
+  const { key, form, isWet, isInBowl, isDough, isMixed, isWrapped } = query
+  const way = `${key} ${form} ${Number(isWet)}${Number(isInBowl)}${Number(isDough)}${Number(isMixed)}${Number(isWrapped)}`
+  let ofRates = found.get(rates)
+  if (ofRates === undefined) {
+    ofRates = new WeakMap()
+    found.set(rates, ofRates)
+  }
+  for (let at = 0; at < count; at += 1) {
+    const row = rows[at]
+    if (row === undefined) continue
     const { entry } = row.source
-    const foodId = entry.food?.id ?? null
-    let lnSd = 0
-    if (entry.isDry) {
-      const rate = uptakeRate(rates, uptake, entry)
-      if (rate !== null) {
-        made.saturation[at] = rate.value
-        made.tauMin[at] = uptakeTau(uptake, entry.group, law === 'uptake' ? REFERENCE_C : BOILING_C)
-        made.lost[at] = solidsLost(uptake, entry.group)
-        lnSd = rate.lnSd
-      }
+    let ways = ofRates.get(entry)
+    if (ways === undefined) {
+      ways = new Map()
+      ofRates.set(entry, ways)
     }
-    if (law === 'drying') {
-      const rate = body ?? rateFor(rates, key, foodId, entry.group)
-      made.perMin[at] = rate?.value ?? UNKNOWN_PER_MIN
-      lnSd = rate?.lnSd ?? UNKNOWN_LN_SD
-    } else if (law === 'parting') {
-      const rate = partingRate(query, entry, body)
-      if (rate !== null) {
-        made.keeps[at] = rate.value
-        lnSd = rate.lnSd
-      }
-    } else if (law === 'uptake' && !entry.isDry && !entry.isLiquid) {
-      const rate = rateFor(rates, 'boil-wet', foodId, entry.group)
-      if (rate !== null) {
-        made.keeps[at] = rate.value
-        lnSd = rate.lnSd
-      }
+    let of = ways.get(way)
+    if (of === undefined) {
+      of = lookUp(query, entry)
+      ways.set(way, of)
     }
+    made.saturation[at] = of.saturation
+    made.tauMin[at] = of.tauMin
+    made.lost[at] = of.lost
+    made.perMin[at] = of.perMin
+    made.keeps[at] = of.keeps
+    made.lnSd[at] = of.lnSd
     if (refuse.length > 0) made.refuse[at] = refuseShare(row, refuse)
-    made.lnSd[at] = Math.min(MOST_LN_SD, lnSd)
-  })
+  }
   return made
 }

@@ -39,6 +39,18 @@ const USUAL_STARCH: StarchFact = {
   source: 'practice',
 }
 
+/** What a food's pools carry, as columns: index of the field or nutrient, its pool, and how much a gram of the pool brings. */
+export interface CarriedTable {
+  readonly at: Int32Array
+  readonly pool: Int32Array
+  readonly perGram: Float64Array
+}
+const tableOf = (all: readonly Carried[]): CarriedTable => ({
+  at: Int32Array.from(all, ({ at }) => at),
+  pool: Int32Array.from(all, ({ pool }) => pool),
+  perGram: Float64Array.from(all, ({ perGram }) => perGram),
+})
+
 /** All that the engine knows of a food, as numbers and tables. */
 export interface FoodEntry {
   readonly food: Ingredient | null
@@ -62,8 +74,8 @@ export interface FoodEntry {
   /** Grams of each pool in a gram; they sum to 1. */
   readonly pools: Float64Array
   readonly matter: number
-  readonly fields: readonly Carried[]
-  readonly nutrients: readonly Carried[]
+  readonly fields: CarriedTable
+  readonly nutrients: CarriedTable
   /** Per gram of its matter pool: water held cold and hot, binder strengths, own water. */
   readonly holdCold: number
   readonly holdHot: number
@@ -141,8 +153,8 @@ function entryOf(food: Ingredient | null, facts: Facts): FoodEntry {
     glutenDevelopment: food?.glutenDevelopment ?? 0,
     pools,
     matter,
-    fields: food === null ? [] : carriedFields(food, pools),
-    nutrients: food === null ? [] : carriedNutrients(food, pools),
+    fields: tableOf(food === null ? [] : carriedFields(food, pools)),
+    nutrients: tableOf(food === null ? [] : carriedNutrients(food, pools)),
     holdCold: (gram?.holdColdG ?? 0) / body,
     holdHot: (gram?.holdHotG ?? 0) / body,
     binderCold: (gram?.binderColdEE ?? 0) / body,

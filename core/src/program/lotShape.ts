@@ -1,5 +1,6 @@
 import type { Form, OperationId, Step } from '../model'
-import { namesLiquor } from '../reading'
+import { piecesOfStep } from '../reading'
+import type { Decisions } from './decisions'
 import type { FoodEntry } from './foods'
 import type { OperationSpec } from './operations'
 import { FAT, PROTEIN, SOLID, STARCH, WATER } from './pools'
@@ -84,7 +85,8 @@ const solidsPerGram = (entry: FoodEntry): number =>
 
 /** Dough holds together from this share of gluten solids on. Practice. */
 const DOUGH_SHARE = 0.16
-export const isDough = ({ massG, glutenG }: Listed): boolean => massG > 0 && glutenG / massG > DOUGH_SHARE
+export const isDough = ({ massG, glutenG }: Listed, decisions: Decisions): boolean =>
+  massG > 0 && decisions.larger(glutenG, DOUGH_SHARE * massG)
 
 /** With less free liquid than this share a mixed lot is one body; blended, with more water than that it pours. Practice. */
 const BODY_FREE_SHARE = 0.12
@@ -97,14 +99,21 @@ const BODY_FORMS: ReadonlySet<Form> = new Set(['patty', 'ball', 'log', 'loaf'])
 const MIXES: ReadonlySet<OperationId> = new Set(['mix', 'mash', 'blend', 'knead', 'shape'])
 
 /** How a lot lies after an operation. */
-export function phaseAfter(phase: Phase, operation: OperationId, form: Form, listed: Listed): Phase {
+export function phaseAfter(
+  phase: Phase,
+  operation: OperationId,
+  form: Form,
+  listed: Listed,
+  decisions: Decisions,
+): Phase {
   if (listed.massG <= 0) return phase
-  if (BLENDS.has(operation)) return listed.waterG / listed.massG > POURS_WATER_SHARE ? 'liquid' : 'body'
+  if (BLENDS.has(operation))
+    return decisions.larger(listed.waterG, POURS_WATER_SHARE * listed.massG) ? 'liquid' : 'body'
   if (BINDS.has(operation) || BODY_FORMS.has(form)) return 'body'
   if (
     operation === 'mix' &&
-    listed.powderG > BODY_POWDER_SHARE * listed.massG &&
-    listed.freeG < BODY_FREE_SHARE * listed.massG
+    decisions.larger(listed.powderG, BODY_POWDER_SHARE * listed.massG) &&
+    !decisions.larger(listed.freeG, BODY_FREE_SHARE * listed.massG)
   )
     return 'body'
   return phase
@@ -131,7 +140,7 @@ const LIFTED_FOR: ReadonlySet<OperationId> = new Set(['coat', 'press', 'squeeze'
 
 /** Whether the food is lifted out of the liquor that it lay in before a step begins. */
 export function leavesLiquor(lot: LotShape, step: Step, spec: OperationSpec): boolean {
-  if (lot.bath === 'none' || !lot.hasLiquor || namesLiquor(step.text)) return false
+  if (lot.bath === 'none' || !lot.hasLiquor || piecesOfStep(step).namesLiquor) return false
   if (lot.bath === 'soak') return DRY_HEAT.has(spec.medium)
   return DRY_HEAT.has(spec.medium) || LIFTED_FOR.has(spec.id)
 }
@@ -154,8 +163,8 @@ const KEEPS_WRAP: ReadonlySet<OperationId> = new Set([
 /** Whether a lot is still wrapped in an operation: what is cut, browned or stirred is not. */
 export const wrappedIn = (lot: LotShape, step: Step, operation: OperationId): boolean =>
   step.settings.isWrapped ||
-  (operation === 'wrap' && !/\b(?:un-?wrap|skin|leaf|leaves|rice paper|pastry)\b/i.test(step.text)) ||
-  (lot.isWrapped && KEEPS_WRAP.has(operation) && !/\bun-?wrap/i.test(step.text))
+  (operation === 'wrap' && !piecesOfStep(step).unwraps && !piecesOfStep(step).isEdibleWrap) ||
+  (lot.isWrapped && KEEPS_WRAP.has(operation) && !piecesOfStep(step).unwraps)
 
 /** The bath that an operation leaves a lot in. */
 export function bathAfter(lot: LotShape, spec: OperationSpec, doughInBroth: boolean): LotShape['bath'] {

@@ -95,6 +95,9 @@ export interface Op {
   readonly step: Step
   readonly spec: OperationSpec | null
   readonly takes: readonly Take[]
+  /** What the lot holds, and what joins it now from the list or another part. */
+  readonly holds: readonly Source[]
+  readonly added: readonly Source[]
   /** Rows of the lot while it runs, poured water and frying oil included. */
   readonly rows: Int32Array
   readonly waterRow: number
@@ -151,6 +154,13 @@ export interface Overdrawn {
   readonly got: number
 }
 
+/** A share of a row that another took, as listed. */
+export interface RowCopy {
+  readonly from: number
+  readonly to: number
+  readonly share: number
+}
+
 /** What remains on the bench at the end: lots and lines that nothing takes. */
 export interface FinalLot {
   /** Operation that made it; -1 for what no step takes. */
@@ -173,6 +183,8 @@ export interface Program {
   readonly lines: readonly LineInput[]
   readonly resolved: readonly ResolvedLine[]
   readonly rows: readonly Row[]
+  /** The food of each row: what evaluation looks up most. */
+  readonly entries: readonly FoodEntry[]
   /** Grams of each row as listed. */
   readonly rawG: readonly number[]
   readonly ops: readonly Op[]
@@ -185,6 +197,11 @@ export interface Program {
   readonly others: readonly Program[]
   /** Share of each of them that it takes. */
   readonly takenShares: Float64Array
+  /** How far its masses may change before a choice of its shape would turn: see `Decisions`. */
+  readonly slack: number
+  /** What lines, steps and parts are called, by id. */
+  readonly names: ReadonlyMap<string, string>
+  readonly copies: readonly RowCopy[]
   /** Masses and settings as the document states them: the inputs of `evaluate`. */
   readonly inputs: Inputs
 }

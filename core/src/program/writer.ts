@@ -1,9 +1,21 @@
 import type { ResolvedLine } from '../composition'
 import type { Kitchen, Library, OperationId, Part, Step, StepUse } from '../model'
-import { cutSizeMm, mashedShare, soakedMin, statesEaten } from '../reading'
+import { wordsOfLine } from '../reading'
+import { Decisions } from './decisions'
 import { type FoodEntry, foodEntry } from './foods'
 import { freshLot, type LotShape } from './lotShape'
-import type { FinalLot, Inputs, LineInput, Op, Overdrawn, Program, Row, Source, Take } from './program'
+import type {
+  FinalLot,
+  Inputs,
+  LineInput,
+  Op,
+  Overdrawn,
+  Program,
+  Row,
+  RowCopy,
+  Source,
+  Take,
+} from './program'
 import { rateFor } from './rates'
 import { uptakeTau } from './uptake'
 
@@ -33,6 +45,8 @@ export class Writer {
   readonly rawG: number[] = []
   readonly ops: Op[] = []
   readonly overdrawn: Overdrawn[] = []
+  readonly decisions = new Decisions()
+  readonly copies: RowCopy[] = []
   readonly bench = new Map<string, LotShape>()
   readonly takenShares: Float64Array
   readonly lines: LineInput[] = []
@@ -117,21 +131,20 @@ export class Writer {
 
   #lineRow(at: number, line: ResolvedLine, fraction: number): number {
     const entry = this.entry(line)
-    const said = `${line.line.prep} ${line.line.food}`
+    const words = wordsOfLine(line.line)
     const source = { id: line.line.id, name: line.food?.name ?? line.line.food, entry, food: line.food }
-    const isByMass =
-      line.line.amount?.terms.every(({ unit }) => unit !== null && MASS_UNITS.has(unit)) ?? false
+    const isByMass = isWeighed(line)
     return this.row(
       source,
       {
         line: at,
         fraction,
-        presoak: presoakOf(entry, said, this.input.library),
-        isWhole: isByMass && (entry.fact?.refuse ?? null) !== null && !statesEaten(line.line.text),
-        pieceMm: cutSizeMm(line.line.prep === '' ? line.line.text : line.line.prep),
+        presoak: presoakOf(entry, words.soakedMin, this.input.library),
+        isWhole: isByMass && (entry.fact?.refuse ?? null) !== null && !words.isEaten,
+        pieceMm: words.cutMm,
         // What a step does is not done twice: "half mashed" in the list tells of the step.
-        mashed: this.#isWorkedLater ? 0 : mashedShare(said),
-        isSoaked: soakedMin(said) !== null || entry.group === 'soaked-nut',
+        mashed: this.#isWorkedLater ? 0 : words.mashed,
+        isSoaked: words.soakedMin !== null || entry.group === 'soaked-nut',
       },
       fraction * (line.mass?.value ?? 0),
     )
@@ -159,7 +172,6 @@ export class Writer {
     const moved = wanted / lot.left
     lot.left -= wanted
     const rows = lot.rows.map((from) => this.#copy(from, moved))
-    for (const from of lot.rows) this.rawG[from] = (this.rawG[from] ?? 0) * (1 - moved)
     return {
       lot: { ...lot, rows, left: 1 },
       take: { ...base, rows: Int32Array.from(rows), from: Int32Array.from(lot.rows), moved },
@@ -169,7 +181,11 @@ export class Writer {
   #copy(from: number, share: number): number {
     const row = this.rows[from]
     if (row === undefined) throw new Error(`compile: no row ${from}`)
-    return this.row(row.source, { ...row, line: -1, fraction: 0 }, (this.rawG[from] ?? 0) * share)
+    const whole = this.rawG[from] ?? 0
+    const to = this.row(row.source, { ...row, line: -1, fraction: 0, presoak: null }, whole * share)
+    this.rawG[from] = whole * (1 - share)
+    this.copies.push({ from, to, share })
+    return to
   }
 
   /** What another part gives: rows of its own, by the share that the dish grants. */
@@ -232,6 +248,7 @@ export class Writer {
       others,
       lines: this.lines,
       rows: this.rows,
+      entries: this.rows.map(({ source }) => source.entry),
       rawG: this.rawG,
       ops: this.ops,
       finals,
@@ -240,10 +257,17 @@ export class Writer {
       looseStepIds: [...this.bench.keys()].filter((id) => id !== lastId),
       overdrawn: this.overdrawn,
       takenShares: this.takenShares,
+      slack: this.decisions.slack,
+      names: this.names,
+      copies: this.copies,
       inputs: inputsOf(this.lines, this.ops),
     }
   }
 }
+
+/** Whether a line states a mass: by volume or by the piece, what is eaten is meant. */
+export const isWeighed = ({ line }: ResolvedLine): boolean =>
+  line.amount?.terms.every(({ unit }) => unit !== null && MASS_UNITS.has(unit)) ?? false
 
 const namesIn = ({ part, others, lines }: CompileInput): ReadonlyMap<string, string> =>
   new Map<string, string>([
@@ -253,8 +277,7 @@ const namesIn = ({ part, others, lines }: CompileInput): ReadonlyMap<string, str
   ])
 
 /** "60 g raw cashews, soaked 4 hours" is listed dry: it comes to its first step soaked. */
-function presoakOf(entry: FoodEntry, said: string, library: Library): Row['presoak'] {
-  const minutes = soakedMin(said)
+function presoakOf(entry: FoodEntry, minutes: number | null, library: Library): Row['presoak'] {
   if (minutes === null || !entry.isDry || !SOAKING.has(entry.group)) return null
   const rate = rateFor(library.rates, 'soak', entry.food?.id ?? null, entry.group)
   if (rate === null) return null

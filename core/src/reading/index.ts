@@ -9,6 +9,6 @@ export {
   type StepFacts,
   stepFrom,
 } from './readStep'
-export { cutSizeMm, mashedShare, namesLiquor, refuseIn, soakedMin, statesEaten } from './pieces'
+export { cutSizeMm, type LineWords, piecesOfStep, refuseIn, type StepPieces, wordsOfLine } from './pieces'
 export { statesHeat } from './stepTimes'
 export { usesOf } from './uses'

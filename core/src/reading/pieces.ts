@@ -1,4 +1,4 @@
-import type { RefusePart } from '../model'
+import type { FormulaLine, RefusePart, Step } from '../model'
 
 const MM = /(\d+(?:\.\d+)?)\s*-?\s*mm\b/i
 const CM = /(\d+(?:\.\d+)?|half an?|½)\s*-?\s*(?:cm|centimet)/i
@@ -47,17 +47,17 @@ export const refuseIn = (text: string): RefusePart[] =>
 /** Words of a line that state what is eaten: nothing of it is cut away any more. */
 const PREPARED =
   /\b(?:peeled|trimmed|cored|de-?seeded|seeded|seedless|pitted|stoned|de-?stoned|shelled|hulled|skinned|skinless|boned|podded|stemmed|destemmed|florets?|flesh|prepared|net|edible|kernels?|ready|cooked|canned|tinned|frozen|roasted|puree|purée|leaves only|picked)\b/i
-export const statesEaten = (text: string): boolean => PREPARED.test(text)
+const statesEaten = (text: string): boolean => PREPARED.test(text)
 
 const LIQUOR =
   /\b(?:marinade|liquid|liquor|juices?|brine|broth|stock|sauce|everything|contents|whole lot|pour)\b/i
 /** A step that names the liquor goes on with it. */
-export const namesLiquor = (text: string): boolean => LIQUOR.test(text)
+const namesLiquor = (text: string): boolean => LIQUOR.test(text)
 
 const MASHED = /\b(?:mashed|pur[eé]ed?|ground|paste|blended)\b/i
 const HALF = /\b(?:half|partly|lightly|roughly|coarsely)[ -](?:mashed|ground|blended)/i
 /** How much of a line's words say is mashed, 0 to 1. */
-export const mashedShare = (text: string): number => (HALF.test(text) ? 0.5 : MASHED.test(text) ? 1 : 0)
+const mashedShare = (text: string): number => (HALF.test(text) ? 0.5 : MASHED.test(text) ? 1 : 0)
 
 const SOAKED = /\bsoak(?:ed|ing)?\b/i
 const SOAKED_HOURS = /(\d+(?:\.\d+)?)\s*(?:-|to)?\s*(?:\d+\s*)?h(?:ours?|rs?)?\b/i
@@ -65,8 +65,63 @@ const OVERNIGHT_MIN = 600
 const SOAKED_MIN = 360
 
 /** Minutes that a line's words say it was soaked; null where they do not. */
-export function soakedMin(text: string): number | null {
+function soakedMin(text: string): number | null {
   if (!SOAKED.test(text)) return null
   const hours = SOAKED_HOURS.exec(text)
   return /overnight/i.test(text) ? OVERNIGHT_MIN : hours === null ? SOAKED_MIN : Number(hours[1]) * 60
+}
+
+/** What a line's words say of the state in which it comes. */
+export interface LineWords {
+  readonly soakedMin: number | null
+  readonly cutMm: number | null
+  /** How much of it is mashed, 0 to 1. */
+  readonly mashed: number
+  /** It states what is eaten: nothing of it is cut away any more. */
+  readonly isEaten: boolean
+}
+const lineWords = new WeakMap<FormulaLine, LineWords>()
+
+/** Read once for each line object. */
+export function wordsOfLine(line: FormulaLine): LineWords {
+  const known = lineWords.get(line)
+  if (known !== undefined) return known
+  const said = `${line.prep} ${line.food}`
+  const made = {
+    soakedMin: soakedMin(said),
+    cutMm: cutSizeMm(line.prep === '' ? line.text : line.prep),
+    mashed: mashedShare(said),
+    isEaten: statesEaten(line.text),
+  }
+  lineWords.set(line, made)
+  return made
+}
+
+/** What a step's words say of pieces, trimmings, wraps and liquors. */
+export interface StepPieces {
+  readonly cutMm: number | null
+  readonly refuse: readonly RefusePart[]
+  readonly namesLiquor: boolean
+  readonly unwraps: boolean
+  /** It is wrapped in something that is eaten: a leaf, a pastry. */
+  readonly isEdibleWrap: boolean
+}
+const stepPieces = new WeakMap<Step, StepPieces>()
+const UNWRAPS = /\bun-?wrap/i
+const EDIBLE_WRAP = /\b(?:skin|leaf|leaves|rice paper|pastry)\b/i
+
+/** Read once for each step object. */
+export function piecesOfStep(step: Step): StepPieces {
+  const known = stepPieces.get(step)
+  if (known !== undefined) return known
+  const { text, operation } = step
+  const made = {
+    cutMm: operation === 'chop' || operation === 'grate' ? cutSizeMm(text) : null,
+    refuse: operation === 'trim' ? refuseIn(text) : [],
+    namesLiquor: namesLiquor(text),
+    unwraps: UNWRAPS.test(text),
+    isEdibleWrap: EDIBLE_WRAP.test(text),
+  }
+  stepPieces.set(step, made)
+  return made
 }

@@ -1,7 +1,7 @@
 import type { AttributeReading, Original, RatioReading } from '../model'
 import type { PartState } from '../process'
 import { attributeValue, type Calibrations, type FamilyTable, type Window, windowOf } from './family'
-import { type InputId, inputOf, type Knowledge, type Served } from './inputs'
+import { type Input, type InputId, inputOf, type Knowledge, type Served } from './inputs'
 import { waterBudget } from './water'
 
 /** Distance from a target that trained cooks do not repeat: the band around it. @source repeatability of 3 to 5 cooks; practice */
@@ -31,22 +31,46 @@ export const served = (table: FamilyTable, state: PartState, original: Original 
   servingC: original?.servingTempC ?? table.servingC,
 })
 
+/** A family's inputs, each once, and where its ratios and terms find theirs. Kept for each table. */
+interface Wiring {
+  readonly inputs: readonly Input[]
+  readonly at: ReadonlyMap<InputId, number>
+}
+const wirings = new WeakMap<FamilyTable, Wiring>()
+function wiringOf(table: FamilyTable): Wiring {
+  const known = wirings.get(table)
+  if (known !== undefined) return known
+  const ids = [
+    ...new Set([
+      ...table.ratios.map(({ input }) => input),
+      ...table.attributes.flatMap(({ terms }) => terms.map(({ input }) => input)),
+    ]),
+  ]
+  const made = { inputs: ids.map(inputOf), at: new Map(ids.map((id, index) => [id, index])) }
+  wirings.set(table, made)
+  return made
+}
+const NOT_CALIBRATED: Calibrations = new Map()
+
 /** Ratios and attributes of a state: every input once. */
-export function valuesOf(table: FamilyTable, at: Served, calibrations: Calibrations = new Map()): Values {
-  const known = new Map<InputId, number>()
-  const valueOf = (id: InputId): number => {
-    const found = known.get(id)
-    if (found !== undefined) return found
-    const value = inputOf(id).value(at)
-    known.set(id, value)
-    return value
-  }
-  return {
-    ratios: Float64Array.from(table.ratios, ({ input }) => valueOf(input)),
-    attributes: Float64Array.from(table.attributes, (attribute) =>
-      attributeValue(attribute, valueOf, calibrations.get(attribute.id) ?? null),
-    ),
-  }
+export function valuesOf(
+  table: FamilyTable,
+  at: Served,
+  calibrations: Calibrations = NOT_CALIBRATED,
+): Values {
+  const { inputs, at: places } = wiringOf(table)
+  const known = new Float64Array(inputs.length)
+  for (let index = 0; index < inputs.length; index += 1) known[index] = inputs[index]?.value(at) ?? Number.NaN
+  const valueOf = (id: InputId): number => known[places.get(id) ?? -1] ?? Number.NaN
+  const ratios = new Float64Array(table.ratios.length)
+  table.ratios.forEach(({ input }, index) => {
+    ratios[index] = valueOf(input)
+  })
+  const attributes = new Float64Array(table.attributes.length)
+  table.attributes.forEach((attribute, index) => {
+    attributes[index] = attributeValue(attribute, valueOf, calibrations.get(attribute.id) ?? null)
+  })
+  return { ratios, attributes }
 }
 
 export interface Readings {
@@ -109,7 +133,7 @@ export function readFamily(
   state: PartState,
   neighbours: Iterable<PartState>,
   original: Original | null,
-  calibrations: Calibrations = new Map(),
+  calibrations: Calibrations = NOT_CALIBRATED,
 ): Readings {
   const at = served(table, state, original)
   const now = valuesOf(table, at, calibrations)
