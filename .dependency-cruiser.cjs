@@ -11,7 +11,17 @@ const allowed = {
   flavour: ['model', 'measure', 'composition', 'program', 'process'],
   texture: ['model', 'measure', 'composition', 'program', 'process', 'flavour'],
   nutrition: ['model', 'measure', 'composition', 'program', 'process'],
-  rules: ['model', 'measure', 'composition', 'reading', 'program', 'process', 'texture', 'flavour', 'nutrition'],
+  rules: [
+    'model',
+    'measure',
+    'composition',
+    'reading',
+    'program',
+    'process',
+    'texture',
+    'flavour',
+    'nutrition',
+  ],
   assess: [
     'model',
     'measure',

@@ -111,7 +111,14 @@ function evaluationOf(part: Part): () => void {
   const { places } = runPart({ program, made: [], usualYield: null })
   const space = scratchFor(program)
   return () => {
-    evaluate(program, space, { inputs: program.inputs, places, made: [], lnRates: null, usualYield: null, from: null })
+    evaluate(program, space, {
+      inputs: program.inputs,
+      places,
+      made: [],
+      lnRates: null,
+      usualYield: null,
+      from: null,
+    })
   }
 }
 const [moussaka] = demoKitchen().dishes

@@ -29,8 +29,9 @@ export const DRY_LEAVES = 0.45
 const POWER_KW = 2
 /** Loose and shaped food shows air more than its footprint. Practice. */
 const SHOWN_AREA = 1.3
-/** Full dehydrators dry slower. @source full load k × 0.7 */
-const DRYER_LIMIT_G_PER_MIN = 12
+/** What a dehydrator's air carries off, g a minute and dm2 of tray. @source full load k × 0.7; five trays of 8 dm2; practice */
+const DRYER_LIMIT_G_PER_MIN_DM2 = 0.3
+const DRYER_AREA_DM2 = 40
 /** Sauce of half this share of the food covers half of it: what is under sauce does not dry as if bare. Practice. */
 const COVER_HALF = 0.2
 /** A dish is so deep: g of food on each dm2. Practice. */
@@ -60,12 +61,12 @@ function vapourLimit(bench: Bench): number {
       const isFan = op.step.settings.isFan ?? placed.oven?.isFan ?? false
       const air: Air = medium === 'oven' ? (isFan ? 'fan' : 'still') : medium === 'grill' ? 'fan' : 'fryer'
       const area = op.isInDish
-        ? Math.min(placed.areaDm2, Math.max(1, bench.massG / DISH_G_PER_DM2)) * skinned(bench)
+        ? Math.min(placed.areaDm2, bench.massG / DISH_G_PER_DM2) * skinned(bench)
         : placed.areaDm2 * SHOWN_AREA
       return airLimit(Number.isNaN(tempC) ? (op.spec?.usualC ?? 180) : tempC, air) * area
     }
     default:
-      return DRYER_LIMIT_G_PER_MIN
+      return DRYER_LIMIT_G_PER_MIN_DM2 * (placed.vessel?.areaDm2 ?? DRYER_AREA_DM2)
   }
 }
 

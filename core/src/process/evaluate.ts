@@ -144,7 +144,7 @@ function takeOver(rows: Float64Array, others: Float64Array, { from, rows: to, mo
 type PartTake = Extract<Take, { kind: 'part' }>
 
 /** A share of some rows goes to others; what they have been through is the same. */
-function splitOff(rows: Float64Array, from: Int32Array, to: Int32Array, share: number): void {
+function splitOff(rows: Float64Array, from: readonly number[], to: readonly number[], share: number): void {
   from.forEach((row, at) => {
     fillWith(rows, to[at] ?? 0, rows, row, share)
     for (let cell = 0; cell <= EVAPORATED_G + 1; cell += 1) {
@@ -211,9 +211,7 @@ function act(bench: Bench): number {
   }
   const taken = Number.isNaN(bench.minutes) ? untimed(bench) : bench.minutes
   if (LIES.has(spec.id)) {
-    bench.sum()
-    if (bench.looseWaterG > 0 && op.phase === 'pieces')
-      evenOut(bench, taken, Number.isNaN(bench.tempC) ? ROOM_C : bench.tempC, 0)
+    if (op.phase === 'pieces') evenOut(bench, taken, Number.isNaN(bench.tempC) ? ROOM_C : bench.tempC, 0)
   }
   if (op.step.until === null) part(bench, taken)
   else followWords(bench)
@@ -364,25 +362,33 @@ function begin(program: Program, space: Workspace, { inputs, from }: Evaluation)
 /** Brings the finished part to the mass that was weighed, or to the family's usual yield where there is no method. */
 function settleEnd(program: Program, space: Workspace, { usualYield }: Evaluation): void {
   const { part: document, finalRows } = program
+  if (document.cookedMassG === null && (program.ops.length > 0 || usualYield === null)) return
+  const { rows } = space
   let massG = 0
   let waterG = 0
+  let vapourG = 0
   for (const row of finalRows) {
-    massG += rowMass(space.rows, row)
-    waterG += (space.rows[row * STRIDE + WATER] ?? 0) + (space.rows[row * STRIDE + LOOSE + WATER] ?? 0)
+    massG += rowMass(rows, row)
+    waterG += (rows[row * STRIDE + WATER] ?? 0) + (rows[row * STRIDE + LOOSE + WATER] ?? 0)
+    vapourG += rows[row * STRIDE + EVAPORATED_G] ?? 0
   }
-  const hasMethod = program.ops.length > 0
-  const wanted = document.cookedMassG ?? (!hasMethod && usualYield !== null ? massG * usualYield : Number.NaN)
-  if (Number.isNaN(wanted) || waterG <= 0) return
-  const share = Math.min(1, (massG - wanted) / waterG)
+  const less = massG - (document.cookedMassG ?? massG * (usualYield ?? 1))
+  // Water that left as vapour can be there after all; more than that cannot.
+  const share = less >= 0 ? Math.min(1, less / Math.max(waterG, LEAST_G)) : 0
+  const back = less < 0 ? Math.min(1, -less / Math.max(vapourG, LEAST_G)) : 0
   for (const row of finalRows) {
     const gone = row * STRIDE + EVAPORATED_G
+    const returned = (rows[gone] ?? 0) * back
+    let left = 0
     for (const cell of [WATER, LOOSE + WATER]) {
       const at = row * STRIDE + cell
-      const water = space.rows[at] ?? 0
-      // Water that left as vapour can be there after all; more than that cannot.
-      const left = Math.max(-(space.rows[gone] ?? 0), water * share)
-      space.rows[at] = water - left
-      space.rows[gone] = (space.rows[gone] ?? 0) + left
+      const leaving = (rows[at] ?? 0) * share
+      rows[at] = (rows[at] ?? 0) - leaving
+      left += leaving
     }
+    rows[row * STRIDE + WATER] = (rows[row * STRIDE + WATER] ?? 0) + returned
+    rows[gone] = (rows[gone] ?? 0) + left - returned
   }
 }
+/** Less than this is arithmetic, g. */
+const LEAST_G = 1e-9

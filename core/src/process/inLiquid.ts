@@ -32,8 +32,8 @@ const COVERED_BY_CUSTOM: ReadonlySet<string> = new Set(['absorb', 'pressure-cook
 /** Uptake halves its time for every so many degrees in soaking. @source Peleg fits of legumes: 15 to 25 C; practice */
 const HALVING_C = 18
 const REFERENCE_C = 20
-/** A pot that gives off less than this dries out never, g/min. */
-const LEAST_RATE = 0.01
+/** A pot that gives off less than this share of what is in it dries out never, 1/min. */
+const LEAST_RATE = 1e-5
 /** Film that stays on pieces lifted from the water, share of their mass. Practice. */
 const TAP_FILM = 0.02
 
@@ -150,7 +150,7 @@ function boilOff(bench: Bench): number {
     const left = bringDown(bench, wanted)
     bench.impossibleG = Math.max(bench.impossibleG, wanted - left)
     if (!Number.isNaN(bench.minutes)) return bench.minutes
-    return rate > LEAST_RATE ? left / rate : usual
+    return rate > LEAST_RATE * bench.massG ? left / rate : usual
   }
   const taken = Number.isNaN(bench.minutes) ? usual : bench.minutes
   bringDown(bench, Math.min(rate * taken, bench.waterG))
@@ -177,7 +177,7 @@ export function inLiquid(bench: Bench): number {
   const tapG = op.tapRatio * (bench.massG - bench.looseG)
   if (op.isDough && isBoiling) {
     if (op.spec?.id !== 'heat' && op.spec?.id !== 'reduce') swell(bench, taken)
-    if (bench.looseWaterG > 0) evenOut(bench, taken, tempC, 0)
+    evenOut(bench, taken, tempC, 0)
     loseAlcohol(bench, taken)
     return taken
   }

@@ -133,8 +133,6 @@ function steam(bench: Bench, minutes: number): void {
 /** Salt evens out with the marinade, and some of its water goes in by a food's own constant. */
 function marinate(bench: Bench, minutes: number): void {
   const { op } = bench
-  bench.sum()
-  if (bench.looseWaterG <= 0) return
   for (let at = 0; at < op.rows.length; at += 1) {
     const keeps = op.constants.keeps[at] ?? Number.NaN
     if (!(keeps > 1)) continue

@@ -45,7 +45,7 @@ export function evenOut(bench: Bench, minutes: number, tempC: number, tapG: numb
       size += grams * piece
     }
   }
-  if (held <= 0 || loose <= 0) return
+  if (held <= 0) return
   bench.isStale = true
   const inside = held / (held + loose)
   const progress = 1 - Math.exp(-minutes / evenTau(pieces > 0 ? size / pieces : LEAST_MM, tempC))
@@ -68,9 +68,10 @@ export function takeUp(bench: Bench, into: number, grams: number): number {
   let available = 0
   for (const row of op.rows) available += rows[row * STRIDE + LOOSE + WATER] ?? 0
   const taken = Math.min(grams, available)
-  if (taken <= 0) return 0
+  if (grams <= 0) return 0
   bench.isStale = true
-  const share = taken / available
+  // Where the last drop goes in, all that was dissolved in it goes with it.
+  const share = available > 0 ? taken / available : 1
   for (const row of op.rows) {
     const from = row * STRIDE
     const water = (rows[from + LOOSE + WATER] ?? 0) * share

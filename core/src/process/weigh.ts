@@ -20,23 +20,41 @@ const QUIET: ReadonlySet<string> = new Set(['none', 'cold', 'steam'])
 const bookedWater = (bench: Bench, account: number): number =>
   bench.books[bench.op.at * BOOK_SIZE + account * POOL_COUNT + WATER] ?? 0
 
+/** Less than this is arithmetic, g. */
+const LEAST_G = 1e-9
+
+/** Water that left as vapour is there after all: each food has its own back. */
+function giveBack(bench: Bench, grams: number): void {
+  const { rows, op } = bench
+  let gone = 0
+  for (const row of op.rows) gone += rows[row * STRIDE + EVAPORATED_G] ?? 0
+  const share = Math.min(1, grams / Math.max(gone, LEAST_G))
+  for (const row of op.rows) {
+    const at = row * STRIDE
+    const back = (rows[at + EVAPORATED_G] ?? 0) * share
+    rows[at + WATER] = (rows[at + WATER] ?? 0) + back
+    rows[at + EVAPORATED_G] = (rows[at + EVAPORATED_G] ?? 0) - back
+  }
+  bench.isStale = true
+  bench.book(EVAPORATED, WATER, -gone * share)
+}
+
 /** Water of the lot changes by so much, in step with what each food has; it is booked under an account. */
 function shift(bench: Bench, grams: number, account: number, sign: 1 | -1): void {
   const { rows, op } = bench
   bench.sum()
   bench.isStale = true
-  const isVapour = account === EVAPORATED
+  const byWater = bench.waterG > LEAST_G
+  const whole = byWater ? bench.waterG : bench.massG
+  if (whole <= 0) return
   for (const row of op.rows) {
-    for (const cell of [WATER, LOOSE + WATER]) {
-      const at = row * STRIDE + cell
-      const share =
-        bench.waterG > 0 ? (rows[at] ?? 0) / bench.waterG : cell === WATER ? 1 / op.rows.length : 0
-      rows[at] = (rows[at] ?? 0) + grams * share
-      if (isVapour) {
-        const gone = row * STRIDE + EVAPORATED_G
-        rows[gone] = Math.max(0, (rows[gone] ?? 0) - grams * share)
-      }
-    }
+    const at = row * STRIDE
+    const own = byWater ? (rows[at + WATER] ?? 0) : bench.massOf(row)
+    const loose = byWater ? (rows[at + LOOSE + WATER] ?? 0) : 0
+    rows[at + WATER] = (rows[at + WATER] ?? 0) + (grams * own) / whole
+    rows[at + LOOSE + WATER] = (rows[at + LOOSE + WATER] ?? 0) + (grams * loose) / whole
+    if (account === EVAPORATED)
+      rows[at + EVAPORATED_G] = (rows[at + EVAPORATED_G] ?? 0) - (grams * (own + loose)) / whole
   }
   bench.book(account, WATER, sign * grams)
 }
@@ -53,7 +71,10 @@ function bringTo(bench: Bench, weighedG: number): number {
   const comes = bookedWater(bench, BROTH_TAKEN_UP) > 0 ? BROTH_TAKEN_UP : TAKEN_UP
   if (more >= 0) {
     const undone = Math.min(more, Math.max(0, bookedWater(bench, leaves)))
-    if (undone > 0) shift(bench, undone, leaves, -1)
+    if (undone > 0) {
+      if (leaves === EVAPORATED) giveBack(bench, undone)
+      else shift(bench, undone, leaves, -1)
+    }
     // A food that drinks from the tap may have drunk more; no other lot grows.
     const drunk = bench.op.tapRatio > 0 || bookedWater(bench, comes) > 0 ? more - undone : 0
     if (drunk > 0) shift(bench, drunk, comes, 1)

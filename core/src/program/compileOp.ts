@@ -45,6 +45,8 @@ const DISCARDS: ReadonlySet<OperationId> = new Set(['soak', 'desalt', 'boil', 'p
 const FOR_DRY: ReadonlySet<OperationId> = new Set(['hydrate', 'simmer', 'absorb'])
 /** Cut without a size. Practice. */
 const USUAL_CUT_MM = 9
+/** Less water than this is none, g. */
+const LEAST_WATER_G = 0.01
 const GRATED_MM = 3
 const CUTS: ReadonlySet<OperationId> = new Set(['chop', 'grate'])
 /** Fat is the medium where it is this share of what is in the fryer; lifted food leaves the rest in the pan. */
@@ -85,7 +87,7 @@ function gather(writer: Writer, step: Step, at: number, uses: readonly StepUse[]
     if (use.kind === 'line') {
       const row = writer.line(use.id, use.share, step)
       if (row < 0) continue
-      takes.push({ kind: 'line', id: use.id, share: use.share, rows: Int32Array.of(row) })
+      takes.push({ kind: 'line', id: use.id, share: use.share, rows: [row] })
       lot.rows.push(row)
       const isLiquid = writer.rows[row]?.source.entry.isLiquid ?? false
       lot.hasLiquor ||= isLiquid
@@ -173,15 +175,15 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
     lot.hasLiquor = false
     lot.bath = 'none'
   }
-  const tap = spec === null ? 0 : tapRatio(writer, spec, lot, listedOf(lot.rows, writer.rows, writer.rawG))
   const waterRow =
-    spec !== null && ((settings.waterG ?? 0) > 0 || settings.additions !== null)
+    spec !== null && ((settings.waterG ?? 0) > LEAST_WATER_G || settings.additions !== null)
       ? bornRow(writer, WATER_ID, 'Water')
       : -1
   if (waterRow >= 0) {
     lot.rows.push(waterRow)
     lot.hasLiquor ||= (settings.waterG ?? 0) > 0
   }
+  const tap = spec === null ? 0 : tapRatio(writer, spec, lot, listedOf(lot.rows, writer.rows, writer.rawG))
   const form = settings.form ?? lot.form
   const thicknessMm = settings.thicknessMm ?? lot.thicknessMm
   const listed = listedOf(lot.rows, writer.rows, writer.rawG)
@@ -218,10 +220,10 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
     takes,
     holds: sourcesOf(writer, lot.rows),
     added: takes.flatMap((take) => (take.kind === 'step' ? [] : sourcesOf(writer, take.rows))),
-    rows: Int32Array.from(lot.rows),
+    rows: [...lot.rows],
     waterRow,
     oilRow,
-    mediumRows: Int32Array.from(medium),
+    mediumRows: medium,
     mainOp,
     constants: rowConstants({
       rates: library.rates,
@@ -254,7 +256,7 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
         : 0,
     lidFactor: settings.lid === 'on' ? COVERED : settings.lid === 'ajar' ? AJAR : 1,
     heatFactor: spec?.medium === 'pan' && settings.heat !== null ? HEAT[settings.heat] : 1,
-    waterG: settings.waterG ?? 0,
+    waterG: (settings.waterG ?? 0) > LEAST_WATER_G ? (settings.waterG ?? 0) : 0,
     additionsG:
       settings.additions === null || spec?.medium !== 'pan'
         ? 0

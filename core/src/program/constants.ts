@@ -127,16 +127,13 @@ function lookUp(query: ConstantsQuery, entry: FoodEntry): FoodConstants {
 /** The constants of an operation for each of its rows; NaN where nothing is known of a food in it. */
 export function rowConstants(query: ConstantsQuery): RowConstants {
   const { rates, rows, refuse } = query
-  const count = rows.length
-  const made: RowConstants = {
-    saturation: new Float64Array(count),
-    tauMin: new Float64Array(count),
-    lost: new Float64Array(count),
-    perMin: new Float64Array(count),
-    keeps: new Float64Array(count),
-    refuse: new Float64Array(count),
-    lnSd: new Float64Array(count),
-  }
+  const saturation: number[] = []
+  const tauMin: number[] = []
+  const lost: number[] = []
+  const perMin: number[] = []
+  const keeps: number[] = []
+  const lnSd: number[] = []
+  const cutAway: number[] = []
   const { key, form, isWet, isInBowl, isDough, isMixed, isWrapped } = query
   const way = `${key} ${form} ${Number(isWet)}${Number(isInBowl)}${Number(isDough)}${Number(isMixed)}${Number(isWrapped)}`
   let ofRates = found.get(rates)
@@ -144,9 +141,7 @@ export function rowConstants(query: ConstantsQuery): RowConstants {
     ofRates = new WeakMap()
     found.set(rates, ofRates)
   }
-  for (let at = 0; at < count; at += 1) {
-    const row = rows[at]
-    if (row === undefined) continue
+  for (const row of rows) {
     const { entry } = row.source
     let ways = ofRates.get(entry)
     if (ways === undefined) {
@@ -158,13 +153,13 @@ export function rowConstants(query: ConstantsQuery): RowConstants {
       of = lookUp(query, entry)
       ways.set(way, of)
     }
-    made.saturation[at] = of.saturation
-    made.tauMin[at] = of.tauMin
-    made.lost[at] = of.lost
-    made.perMin[at] = of.perMin
-    made.keeps[at] = of.keeps
-    made.lnSd[at] = of.lnSd
-    if (refuse.length > 0) made.refuse[at] = refuseShare(row, refuse)
+    saturation.push(of.saturation)
+    tauMin.push(of.tauMin)
+    lost.push(of.lost)
+    perMin.push(of.perMin)
+    keeps.push(of.keeps)
+    lnSd.push(of.lnSd)
+    cutAway.push(refuse.length > 0 ? refuseShare(row, refuse) : 0)
   }
-  return made
+  return { saturation, tauMin, lost, perMin, keeps, lnSd, refuse: cutAway }
 }

@@ -44,7 +44,7 @@ interface TakeBase {
   /** As said: share of the whole, null = all that is left. */
   readonly share: number | null
   /** Rows in the lot that hold what was taken. */
-  readonly rows: Int32Array
+  readonly rows: readonly number[]
 }
 /** What an operation takes. `from` are the rows that are split; the share moves, the rest stays. */
 export type Take =
@@ -53,14 +53,14 @@ export type Take =
       readonly kind: 'step'
       readonly op: number
       /** Rows split off, and how much of what is left in them; null where the lot goes on whole. */
-      readonly from: Int32Array | null
+      readonly from: readonly number[] | null
       readonly moved: number
     })
   | (TakeBase & {
       readonly kind: 'part'
       /** Index among the parts that this one may take. */
       readonly part: number
-      readonly from: Int32Array
+      readonly from: readonly number[]
       /** Share of the finished part. */
       readonly moved: number
     })
@@ -76,17 +76,17 @@ export type Phase = 'pieces' | 'body' | 'liquid'
 
 /** Constants of one operation for each of its rows, in their order; NaN where nothing is known. */
 export interface RowConstants {
-  readonly saturation: Float64Array
-  readonly tauMin: Float64Array
-  readonly lost: Float64Array
+  readonly saturation: readonly number[]
+  readonly tauMin: readonly number[]
+  readonly lost: readonly number[]
   /** Drying constant, 1/min. */
-  readonly perMin: Float64Array
+  readonly perMin: readonly number[]
   /** Fraction kept after a long time. */
-  readonly keeps: Float64Array
+  readonly keeps: readonly number[]
   /** Share that is cut away. */
-  readonly refuse: Float64Array
+  readonly refuse: readonly number[]
   /** sd of the logarithm of whichever of these counts. */
-  readonly lnSd: Float64Array
+  readonly lnSd: readonly number[]
 }
 
 /** One doing with every use, constant and setting resolved to numbers. */
@@ -99,11 +99,11 @@ export interface Op {
   readonly holds: readonly Source[]
   readonly added: readonly Source[]
   /** Rows of the lot while it runs, poured water and frying oil included. */
-  readonly rows: Int32Array
+  readonly rows: readonly number[]
   readonly waterRow: number
   readonly oilRow: number
   /** Rows of fat that is the medium of frying. */
-  readonly mediumRows: Int32Array
+  readonly mediumRows: readonly number[]
   /** Take that the lot goes on from: its form, vessel and sourness. -1 where it is fresh. */
   readonly mainOp: number
   readonly constants: RowConstants
@@ -165,7 +165,7 @@ export interface RowCopy {
 export interface FinalLot {
   /** Operation that made it; -1 for what no step takes. */
   readonly op: number
-  readonly rows: Int32Array
+  readonly rows: readonly number[]
 }
 
 export interface LineInput {
@@ -189,7 +189,7 @@ export interface Program {
   readonly rawG: readonly number[]
   readonly ops: readonly Op[]
   readonly finals: readonly FinalLot[]
-  readonly finalRows: Int32Array
+  readonly finalRows: readonly number[]
   readonly unusedLines: readonly { readonly line: number; readonly row: number; readonly share: number }[]
   readonly looseStepIds: readonly string[]
   readonly overdrawn: readonly Overdrawn[]

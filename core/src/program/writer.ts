@@ -167,14 +167,14 @@ export class Writer {
     const base = { kind: 'step' as const, id: use.id, share: use.share, op: lot.op }
     if (wanted >= lot.left - EDGE) {
       this.bench.delete(use.id)
-      return { lot, take: { ...base, rows: Int32Array.from(lot.rows), from: null, moved: 1 } }
+      return { lot, take: { ...base, rows: [...lot.rows], from: null, moved: 1 } }
     }
     const moved = wanted / lot.left
     lot.left -= wanted
     const rows = lot.rows.map((from) => this.#copy(from, moved))
     return {
       lot: { ...lot, rows, left: 1 },
-      take: { ...base, rows: Int32Array.from(rows), from: Int32Array.from(lot.rows), moved },
+      take: { ...base, rows: rows, from: [...lot.rows], moved },
     }
   }
 
@@ -221,7 +221,7 @@ export class Writer {
         share: use.share,
         part: index,
         from: other.finalRows,
-        rows: Int32Array.from(lot.rows),
+        rows: [...lot.rows],
         moved,
       },
     }
@@ -235,9 +235,8 @@ export class Writer {
       unusedLines.push({ line: at, row: this.#lineRow(at, line, left), share: left })
     })
     const lots = [...this.bench.values()]
-    const finals: FinalLot[] = lots.map(({ op, rows }) => ({ op, rows: Int32Array.from(rows) }))
-    if (unusedLines.length > 0)
-      finals.push({ op: -1, rows: Int32Array.from(unusedLines.map(({ row }) => row)) })
+    const finals: FinalLot[] = lots.map(({ op, rows }) => ({ op, rows: rows }))
+    if (unusedLines.length > 0) finals.push({ op: -1, rows: unusedLines.map(({ row }) => row) })
     const { part, library, kitchen, others, lines: resolved } = this.input
     const lastId = part.steps.at(-1)?.id
     return {
@@ -252,7 +251,7 @@ export class Writer {
       rawG: this.rawG,
       ops: this.ops,
       finals,
-      finalRows: Int32Array.from(finals.flatMap(({ rows }) => [...rows])),
+      finalRows: finals.flatMap(({ rows }) => [...rows]),
       unusedLines: part.steps.length === 0 ? [] : unusedLines,
       looseStepIds: [...this.bench.keys()].filter((id) => id !== lastId),
       overdrawn: this.overdrawn,
