@@ -2,10 +2,12 @@
 import type { RateConstant, YieldRow } from '@frijol/core/model'
 import { fitRates, predictedFactor } from '@frijol/core/process'
 import { library } from '@frijol/library'
-import { cookedWater, readYields } from '../../library/src/build/yields'
+import { cookedWater, eatenShares, readKin, readYields } from '../../library/src/build/yields'
 
 const rows = readYields(new URL('../../library/data/yields.csv', import.meta.url), library.ingredients)
 const water = cookedWater(library.conversions, library.ingredients)
+const kin = readKin(new URL('../../library/data/group-kin.csv', import.meta.url))
+const eaten = eatenShares(library.facts)
 
 interface Line {
   readonly row: YieldRow
@@ -26,7 +28,7 @@ function summary(name: string, lines: readonly Line[]): void {
 }
 const by = (rates: readonly RateConstant[], row: YieldRow): Line => ({
   row,
-  factor: predictedFactor(row, rates),
+  factor: predictedFactor(row, rates, eaten),
 })
 
 const inSample = rows.map((row) => by(library.rates, row))
@@ -53,6 +55,7 @@ summary(
       fitRates(
         rows.filter((other) => other !== row),
         water,
+        kin,
       ),
       row,
     ),

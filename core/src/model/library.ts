@@ -38,6 +38,8 @@ export interface YieldRow {
   readonly operation: string
   /** Water of the food going in, g per 100 g. */
   readonly waterPct: number
+  /** Water of what was soaked before it goes in, g per 100 g, where the factor still counts from the dry food. */
+  readonly soakedPct: number | null
   /** Oil that the factor includes, g per 100 g of the product. */
   readonly oilPct: number
   readonly factor: number

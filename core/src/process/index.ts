@@ -1,6 +1,7 @@
 export { ACCOUNTS, type Account, bookedG } from './accounts'
 export { batchesOf, nutrientsOf } from './batchOf'
 export { evaluate, type Evaluation, type Made } from './evaluate'
+export type { GroupKin } from './laws/fitKin'
 export { fitRates, predictedFactor } from './laws/fit'
 export { placeAll } from './place'
 export { madeOf, type PartRun, runPart, type RunInput, type Traced } from './runPart'

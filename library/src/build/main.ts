@@ -9,7 +9,7 @@ import { originalFrom } from './originals'
 import { provenancePage } from './provenance'
 import { numberIn, readTable, type Row } from './table'
 import { compositionFaults } from './validate'
-import { cookedWater, readYields } from './yields'
+import { cookedWater, readKin, readYields } from './yields'
 
 const data = (name: string): URL => new URL(`../../data/${name}`, import.meta.url)
 const byId = (rows: readonly Row[], column = 'id'): ReadonlyMap<string, Row> =>
@@ -44,7 +44,7 @@ const conversions = readTable(data('conversions.csv')).map((row): Conversion => 
 }))
 const foods = new Map(ingredients.map((ingredient) => [ingredient.id, ingredient]))
 const yields = readYields(data('yields.csv'), foods)
-const rates = fitRates(yields, cookedWater(conversions, foods))
+const rates = fitRates(yields, cookedWater(conversions, foods), readKin(data('group-kin.csv')))
 const facts = readFacts(new Set(foods.keys()))
 const originals = readTable(data('originals.csv')).map(originalFrom)
 

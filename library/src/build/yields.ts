@@ -1,5 +1,6 @@
-import type { Ingredient, YieldRow } from '@frijol/core/model'
-import { numberIn, readTable, type Row } from './table'
+import type { Facts, Ingredient, YieldRow } from '@frijol/core/model'
+import type { GroupKin } from '@frijol/core/process'
+import { listIn, numberIn, readTable, type Row } from './table'
 
 const LIDS = ['off', 'ajar', 'on'] as const
 const BUBBLING = ['warm', 'gentle', 'rapid', 'boil'] as const
@@ -45,6 +46,7 @@ export function readYields(path: URL, ingredients: ReadonlyMap<string, Ingredien
       group: row['group'] ?? '',
       operation: row['operation'] ?? '',
       waterPct: waterPct ?? 90,
+      soakedPct: numberIn(row, 'soaked_pct'),
       oilPct: numberIn(row, 'oil_pct') ?? 0,
       factor: needed(row, 'factor'),
       low: needed(row, 'low'),
@@ -56,6 +58,23 @@ export function readYields(path: URL, ingredients: ReadonlyMap<string, Ingredien
     }
   })
 }
+
+/** Groups of foods that speak for one another, and the usual thickness of their pieces. */
+export const readKin = (path: URL): Map<string, GroupKin> =>
+  new Map(
+    readTable(path).map((row) => [
+      row['group'] ?? '',
+      { kin: listIn(row, 'kin'), sizeMm: needed(row, 'size_mm') },
+    ]),
+  )
+
+/** Share of each whole food that is left when its refuse is cut away. */
+export const eatenShares = ({ foods }: Facts): Map<string, number> =>
+  new Map(
+    [...foods].flatMap(([id, { refuse }]) =>
+      refuse === null ? [] : [[id, 1 - Object.values(refuse).reduce((sum, share) => sum + share, 0)]],
+    ),
+  )
 
 /** Water of the cooked state of each dry food that has one, g per 100 g. */
 export function cookedWater(
