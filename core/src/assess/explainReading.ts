@@ -1,5 +1,5 @@
-import { type Change, type PartRun, stateWith } from '../process'
-import { isHeating } from '../program'
+import { type Change, type PartRun, type PartState, runPart, stateWith } from '../process'
+import { isHeating, withLineMass } from '../program'
 import {
   attributeEquation,
   attributeSource,
@@ -54,7 +54,14 @@ export function leversOf({ program, trace }: PartRun): Lever[] {
   return [...lines, ...steps]
 }
 
-/** What each lever does to one reading, strongest first: the part is run again with it, by the same arithmetic. */
+/** The part's state once a lever is pulled: the whole part is worked out again, by the same arithmetic. */
+export function pulled(run: PartRun, { change }: Lever): PartState {
+  if (change.kind !== 'line') return stateWith(run, [change], true)
+  const { program, made, usualYield } = run
+  return runPart({ program: withLineMass(program, change.line, change.massG), made, usualYield }).state
+}
+
+/** What each lever does to one reading, strongest first. */
 function effects(
   work: PartWork,
   table: FamilyTable,
@@ -68,7 +75,7 @@ function effects(
   }
   const now = valueOf(work.state)
   return leversOf(work.method)
-    .map(({ label, change }) => ({ label, change: valueOf(stateWith(work.method, [change], true)) - now }))
+    .map((lever) => ({ label: lever.label, change: valueOf(pulled(work.method, lever)) - now }))
     .filter(({ change }) => Math.abs(change) > LEAST_CHANGE)
     .sort((a, b) => Math.abs(b.change) - Math.abs(a.change))
     .slice(0, MOST_LEVERS)

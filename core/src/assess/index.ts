@@ -1,6 +1,7 @@
 export { assess } from './assess'
 export { explain } from './explain'
 export type { Asked, Explained, Explanation, PortionFigure } from './explanation'
+export { leversOf, pulled } from './explainReading'
 export { workDish } from './workDish'
 export type { PartWork } from './workPart'
 export { nextAct, type NextAct, type StageId } from './nextAct'

@@ -99,11 +99,29 @@ function pressOut(bench: Bench, minutes: number): void {
   }
 }
 
-/** Something sticks to bowl, board or jug. */
+/** Water, and water with fat, from which on what is blended begins to leave the jug clean, and the share until it all does. Practice. */
+const THICK_WATER = 0.8
+const THICK_WET = 0.88
+const THINNING = 0.1
+
+/** How far what is blended runs like milk, 0 to 1. */
+function thinness(bench: Bench): number {
+  const { op, rows } = bench
+  bench.sum()
+  let fatG = 0
+  for (const row of op.rows) fatG += (rows[row * STRIDE + FAT] ?? 0) + (rows[row * STRIDE + LOOSE + FAT] ?? 0)
+  const water = bench.waterG / Math.max(bench.massG, 1e-9)
+  const wet = water + fatG / Math.max(bench.massG, 1e-9)
+  return Math.min(1, Math.max(0, (water - THICK_WATER) / THINNING, (wet - THICK_WET) / THINNING))
+}
+
+/** Something sticks to bowl, board or jug: the less, the thinner. */
 function leaveOnTools(bench: Bench): void {
   const { op } = bench
+  const thin = Number.isNaN(op.thinKeeps) ? 0 : thinness(bench)
   for (let at = 0; at < op.rows.length; at += 1) {
-    const keeps = op.constants.keeps[at] ?? Number.NaN
+    const thick = op.constants.keeps[at] ?? Number.NaN
+    const keeps = thick + thin * ((Number.isNaN(op.thinKeeps) ? thick : op.thinKeeps) - thick)
     if (keeps < 1) bench.shedAll(op.rows[at] ?? 0, 1 - keeps, ON_TOOLS)
   }
 }

@@ -40,30 +40,35 @@ const isSameList = <T>(a: readonly T[], b: readonly T[], same: (x: T, y: T) => b
     return other !== undefined && same(one, other)
   })
 
-/** Whether a program holds for other masses: the same foods and words, and no choice of shape that would turn. */
-function holds({ input, program }: Remembered, next: CompileInput): boolean {
-  if (input.library !== next.library || input.kitchen !== next.kitchen) return false
-  if (input.uses !== next.uses && JSON.stringify(input.uses) !== JSON.stringify(next.uses)) return false
-  if (!isSameList(input.others, next.others, (a, b) => a === b)) return false
-  if (!isSameList(input.granted, next.granted, (a, b) => a === b)) return false
-  if (!isSameList(input.lines, next.lines, isSameLine)) return false
+const CHANGED = Number.POSITIVE_INFINITY
+
+/**
+ * How far other masses lie from those that a program was written for, as a logarithm; infinite where anything else
+ * changed. Below the program's slack no choice of shape turns, and it holds as it is.
+ */
+function drift(input: CompileInput, next: CompileInput): number {
+  if (input.library !== next.library || input.kitchen !== next.kitchen) return CHANGED
+  if (input.uses !== next.uses && JSON.stringify(input.uses) !== JSON.stringify(next.uses)) return CHANGED
+  if (!isSameList(input.others, next.others, (a, b) => a === b)) return CHANGED
+  if (!isSameList(input.granted, next.granted, (a, b) => a === b)) return CHANGED
+  if (!isSameList(input.lines, next.lines, isSameLine)) return CHANGED
   let up = 0
   let down = 0
   for (let at = 0; at < next.lines.length; at += 1) {
     const before = input.lines[at]?.mass?.value ?? 0
     const now = next.lines[at]?.mass?.value ?? 0
     if (before === now) continue
-    if (before <= 0 || now <= 0) return false
+    if (before <= 0 || now <= 0) return CHANGED
     const change = Math.log(now / before)
     up = Math.max(up, change)
     down = Math.max(down, -change)
   }
   // The two sides of a choice are sums of masses: their ratio moves no further than the two together.
-  return up + down < program.slack
+  return up + down
 }
 
-/** The same program with other masses in it. */
-function withMasses(program: Program, { part, lines: resolved }: CompileInput): Program {
+/** The same program with other masses in it, nearer to its next choice by how far they moved. */
+function withMasses(program: Program, { part, lines: resolved }: CompileInput, moved: number): Program {
   const lines = program.lines.map((line, at): LineInput => {
     const mass = resolved[at]?.mass ?? null
     return { ...line, massG: Math.max(0, mass?.value ?? 0), sdG: mass?.sd ?? 0 }
@@ -77,12 +82,33 @@ function withMasses(program: Program, { part, lines: resolved }: CompileInput): 
   }
   return {
     ...program,
+    slack: program.slack - moved,
     part,
     resolved,
     lines,
     rawG,
     inputs: { ...program.inputs, masses: Float64Array.from(lines, ({ massG }) => massG) },
   }
+}
+
+/** What each program was written from. */
+const writtenFrom = new WeakMap<Program, CompileInput>()
+
+/**
+ * The program for another mass of one line: shapes, dough and vessels are chosen anew where that turns a choice.
+ * @param program one that `compile` returned
+ * @throws where it is not
+ */
+export function withLineMass(program: Program, line: number, massG: number): Program {
+  const input = writtenFrom.get(program)
+  if (input === undefined)
+    throw new Error('A program can only be written anew from what it was compiled from.')
+  const lines = input.lines.map((one, at) =>
+    at === line && one.mass !== null ? { ...one, mass: { ...one.mass, value: massG } } : one,
+  )
+  const changed = { ...input, lines }
+  const moved = drift(input, changed)
+  return moved < program.slack ? withMasses(program, changed, moved) : write(changed)
 }
 
 /**
@@ -96,8 +122,14 @@ function withMasses(program: Program, { part, lines: resolved }: CompileInput): 
  */
 export function compile(input: CompileInput): Program {
   const known = remembered.get(input.part.steps)
-  if (known?.input.part.id === input.part.id && holds(known, input)) return withMasses(known.program, input)
+  const moved = known?.input.part.id === input.part.id ? drift(known.input, input) : CHANGED
+  if (known !== undefined && moved < known.program.slack) {
+    const again = withMasses(known.program, input, moved)
+    writtenFrom.set(again, input)
+    return again
+  }
   const program = write(input)
   remembered.set(input.part.steps, { input, program })
+  writtenFrom.set(program, input)
   return program
 }

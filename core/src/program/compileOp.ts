@@ -1,7 +1,7 @@
 import type { OperationId, Step, StepUse } from '../model'
 import { piecesOfStep } from '../reading'
 import { fanShiftC } from '../measure'
-import { rowConstants } from './constants'
+import { BLENDED, rowConstants } from './constants'
 import { foodEntry } from './foods'
 import {
   bathAfter,
@@ -60,9 +60,6 @@ const LIFTED_FORMS: ReadonlySet<string> = new Set([
   'strip',
   'cube',
 ])
-/** With more water and fat than this, what is blended leaves the jug clean. Practice. */
-const THIN_SHARE = 0.85
-const FAT_THINS = 0.08
 /** Liquor by which food in a dish is under sauce, share of the lot. Practice. */
 const SAUCED_SHARE = 0.15
 
@@ -154,15 +151,6 @@ const sourcesOf = (writer: Writer, rows: Iterable<number>): Source[] =>
   [...rows].flatMap((row) => writer.rows[row]?.source ?? [])
 
 /** Whether what is blended or mashed leaves the jug clean. */
-const isThin = (
-  { decisions }: Writer,
-  spec: OperationSpec | null,
-  { waterG, fatG, massG }: Listed,
-): boolean =>
-  (spec?.id === 'blend' || spec?.id === 'mash') &&
-  (decisions.larger(waterG, THIN_SHARE * massG) ||
-    decisions.larger(waterG + fatG, (THIN_SHARE + FAT_THINS) * massG))
-
 /** Writes one step as an operation. */
 export function compileOp(writer: Writer, step: Step, at: number, uses: readonly StepUse[]): void {
   const { lot, takes, mainOp } = gather(writer, step, at, uses)
@@ -230,13 +218,16 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
       key: rateKey,
       form: isInDish && isPoured ? 'loaf' : lot.form,
       rows: lot.rows.flatMap((row) => writer.rows[row] ?? []),
-      isWet: isThin(writer, spec, listed),
       isInBowl: lot.isInBowl,
       isDough: dough,
       isMixed: lot.isMixed,
       isWrapped,
       refuse: piecesOfStep(step).refuse,
     }),
+    thinKeeps:
+      spec?.id === 'blend' && !lot.isInBowl
+        ? (rateFor(library.rates, 'blend', null, BLENDED.thin)?.value ?? 1)
+        : Number.NaN,
     form,
     thicknessMm,
     phaseBefore,

@@ -14,7 +14,7 @@ const UNKNOWN_PER_MIN = 0.02
 const UNKNOWN_LN_SD = 0.5
 const MOST_LN_SD = 0.6
 /** What is left on bowl and jug after blending goes by how thick it is. */
-const BLENDED = { thin: 'liquid', thick: 'puree' } as const
+export const BLENDED = { thin: 'liquid', thick: 'puree' } as const
 
 export interface ConstantsQuery {
   readonly rates: readonly RateConstant[]
@@ -22,7 +22,6 @@ export interface ConstantsQuery {
   readonly key: string
   readonly form: Form
   readonly rows: readonly Row[]
-  readonly isWet: boolean
   readonly isInBowl: boolean
   readonly isDough: boolean
   readonly isMixed: boolean
@@ -63,10 +62,10 @@ function partingRate(
   entry: FoodEntry,
   body: RateConstant | null,
 ): RateConstant | null {
-  const { rates, key, isWet, isDough, isMixed, isWrapped, isInBowl } = query
+  const { rates, key, isDough, isMixed, isWrapped, isInBowl } = query
   if (BOWLED.has(key) && isInBowl) return null
   if (key === 'blend' || key === 'mash')
-    return rateFor(rates, 'blend', null, isWet || key === 'mash' ? BLENDED.thin : BLENDED.thick)
+    return rateFor(rates, 'blend', null, key === 'mash' ? BLENDED.thin : BLENDED.thick)
   if ((key === 'steam' || key === 'steam-wrapped') && isMixed)
     return isDough || isWrapped ? rateFor(rates, isWrapped ? 'steam-wrapped' : 'steam', null, 'gluten') : null
   return body ?? rateFor(rates, key, entry.food?.id ?? null, entry.group)
@@ -134,8 +133,8 @@ export function rowConstants(query: ConstantsQuery): RowConstants {
   const keeps: number[] = []
   const lnSd: number[] = []
   const cutAway: number[] = []
-  const { key, form, isWet, isInBowl, isDough, isMixed, isWrapped } = query
-  const way = `${key} ${form} ${Number(isWet)}${Number(isInBowl)}${Number(isDough)}${Number(isMixed)}${Number(isWrapped)}`
+  const { key, form, isInBowl, isDough, isMixed, isWrapped } = query
+  const way = `${key} ${form} ${Number(isInBowl)}${Number(isDough)}${Number(isMixed)}${Number(isWrapped)}`
   let ofRates = found.get(rates)
   if (ofRates === undefined) {
     ofRates = new WeakMap()

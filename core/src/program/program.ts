@@ -107,6 +107,8 @@ export interface Op {
   /** Take that the lot goes on from: its form, vessel and sourness. -1 where it is fresh. */
   readonly mainOp: number
   readonly constants: RowConstants
+  /** Fraction that leaves the jug when what is blended runs like milk; NaN where nothing is blended. */
+  readonly thinKeeps: number
   readonly form: Form
   readonly thicknessMm: number | null
   readonly phaseBefore: Phase

@@ -132,7 +132,7 @@ function gramsLine(line: FormulaLine, grams: number): FormulaLine {
 const RANK = { in: 0, drift: 1, out: 2 } as const
 
 /** Whether a ratio left its window, or moved further than rounding may move it. */
-function isSpoilt(before: readonly RatioReading[], after: readonly RatioReading[]): boolean {
+function isSpoilt(before: readonly RatioReading[], after: readonly RatioReading[] = []): boolean {
   return before.some((ratio, at) => {
     const now = after[at]
     if (now === undefined) return false
@@ -150,14 +150,24 @@ interface Rounding {
   kept: RoundedLine['kept']
 }
 
+const withPart = (dish: Dish, part: Part): Dish => ({
+  ...dish,
+  parts: dish.parts.map((other) => (other.id === part.id ? part : other)),
+})
+
+/** Rounds one part within its dish: what it takes of other parts, and what others take of it, stands in their ratios. */
 function roundPart(
   dish: Dish,
   part: Part,
   library: Library,
   kitchen: Kitchen,
 ): { part: Part; lines: RoundedLine[] } {
-  const ratiosOf = (lines: readonly FormulaLine[]): readonly RatioReading[] =>
-    assess({ ...dish, parts: [{ ...part, lines: [...lines] }] }, library, kitchen).parts[0]?.ratios ?? []
+  const ratiosOf = (lines: readonly FormulaLine[]): readonly (readonly RatioReading[])[] =>
+    assess(withPart(dish, { ...part, lines: [...lines] }), library, kitchen).parts.map(({ ratios }) => ratios)
+  const spoils = (lines: readonly FormulaLine[]): boolean => {
+    const after = ratiosOf(lines)
+    return before.some((ratios, at) => isSpoilt(ratios, after[at]))
+  }
   const massOf = (line: FormulaLine): number =>
     resolveLines({ ...part, lines: [line] }, library, kitchen)[0]?.mass?.value ?? 0
   const before = ratiosOf(part.lines)
@@ -179,17 +189,17 @@ function roundPart(
     .filter(({ kept, exactG }) => kept === null && exactG !== null)
     .sort((a, b) => Math.abs(massOf(b.line) - (b.exactG ?? 0)) - Math.abs(massOf(a.line) - (a.exactG ?? 0)))
   for (const rounding of byMove) {
-    if (!isSpoilt(before, ratiosOf(lines()))) break
+    if (!spoils(lines())) break
     rounding.line = inGrams(rounding.exact, rounding.exactG ?? 0)
     rounding.kept = 'ratio'
   }
   // A ratio on the very edge of its window: doses to four figures, and at last every line as it was scaled.
-  if (isSpoilt(before, ratiosOf(lines()))) {
+  if (spoils(lines())) {
     for (const rounding of roundings)
       if (rounding.kept === 'exact' && rounding.exactG !== null)
         rounding.line = gramsLine(rounding.exact, Number(rounding.exactG.toPrecision(4)))
   }
-  if (isSpoilt(before, ratiosOf(lines()))) {
+  if (spoils(lines())) {
     for (const rounding of roundings) {
       rounding.line = rounding.exact
       if (rounding.exactG !== null) rounding.kept ??= 'ratio'
@@ -223,9 +233,11 @@ function roundPart(
  * @returns the dish and, a line with a mass, exact and rounded grams, the error and why it was kept
  */
 export function roundDish(dish: Dish, library: Library, kitchen: Kitchen): RoundedDish {
-  const rounded = dish.parts.map((part) => roundPart(dish, part, library, kitchen))
-  return {
-    dish: { ...dish, parts: rounded.map(({ part }) => part) },
-    lines: rounded.flatMap(({ lines }) => lines),
-  }
+  let rounded = dish
+  const lines = dish.parts.flatMap((exact) => {
+    const { part, lines } = roundPart(rounded, exact, library, kitchen)
+    rounded = withPart(rounded, part)
+    return lines
+  })
+  return { dish: rounded, lines }
 }
