@@ -22,7 +22,7 @@ import type { AgentState } from './stateTypes'
 
 const COARSE_MM = 2
 const MM_TO_UM = 1000
-/** Grit is felt from so many um on. @source P14 residue; sauce tables */
+/** Grit is felt from so many um on; hard pieces are grit as a whole. @source P14 residue; sauce tables */
 const GRIT_UM = 60
 /** Wet grit weighs twice its dry matter. */
 const WET_GRIT = 2
@@ -101,6 +101,7 @@ function addParticles(sums: Sums, entry: FoodEntry, rows: Float64Array, from: nu
   sums.d90G += fine * um
   sums.feltG += fine * felt
   sums.gritG += (WET_GRIT * fine * felt * felt) / (felt * felt + GRIT_UM * GRIT_UM)
+  sums.gritG += WET_GRIT * (solids + rawStarch) * inPieces * hardness ** 2
   const swelling = particle.volumeMlPerG * (solids + pulseStarch + rawStarch)
   sums.volumeMl += (swelling + (kernel ? poolIn(rows, from, FAT) / 0.92 : 0)) * (1 - inPieces)
   if (!kernel) return

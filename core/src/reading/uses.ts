@@ -10,7 +10,8 @@ import {
   shareAt,
 } from './mentions'
 import { saysOf, TARGET, WITHIN } from './stepSays'
-import { namesOfFood, namesOfLine, tokensIn } from './words'
+import { withUnnamed } from './unnamed'
+import { namesOfFood, namesOfLine, tokensIn, tokensOf } from './words'
 
 interface Made {
   readonly stepId: string
@@ -55,7 +56,7 @@ const nameables = (lines: readonly ResolvedLine[], others: readonly Part[]): Nam
   ...others.map((part): Nameable => ({
     kind: 'part',
     id: part.id,
-    names: [part.name.toLowerCase().split(/\s+/)],
+    names: [tokensOf(part.name).map(({ word }) => word)],
     line: null,
   })),
 ]
@@ -201,11 +202,12 @@ function readAll(
         else if (known.at(-1) !== one) known.push(one)
       }
   const bench = new Bench()
-  return part.steps.map((step) => {
+  const uses = part.steps.map((step) => {
     if (step.uses !== null) {
       follow(bench, step, step.uses)
       return step.uses
     }
     return readUses(step, bench, all, byWord, kitchen, read)
   })
+  return withUnnamed(part.steps, lines, uses)
 }
