@@ -22,19 +22,20 @@ const address = await new Promise((resolve, reject) => {
   })
   server.on('exit', () => reject(new Error('the server did not start')))
 })
-const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
-})
+let browser
 try {
+  browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
+  })
   const page = await browser.newPage({ viewport })
   page.on('console', (message) => message.type() === 'error' && console.error('console:', message.text()))
   const views = [
@@ -53,6 +54,6 @@ try {
     await page.screenshot({ path: `${folder}/${name}.png` })
   }
 } finally {
-  await browser.close()
+  await browser?.close()
   server.kill('SIGTERM')
 }

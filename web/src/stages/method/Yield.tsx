@@ -17,7 +17,7 @@ export function Yield({ part, reading }: { part: Part; reading: PartAssessment }
     run(commands.setCookedMass(part.id, massG))
     return null
   }
-  const { rawMassG, cookedMassG, cookedBasis, water, takenG, leftoverG } = reading
+  const { rawMassG, cookedMassG, cookedSdG, cookedBasis, water, takenG, leftoverG } = reading
   const keep = async () => {
     const kept = await keepPartAsFood(part.id)
     toast(
@@ -28,7 +28,8 @@ export function Yield({ part, reading }: { part: Part; reading: PartAssessment }
     <Card className="grid gap-3 p-4">
       <CardTitle title="Yield" aside={BASIS[cookedBasis]} />
       <p className="m-0 text-sm">
-        <b className="font-display text-xl">{Math.round(cookedMassG)} g</b> cooked of {Math.round(rawMassG)} g
+        <b className="font-display text-xl">{Math.round(cookedMassG)} g</b>
+        {cookedSdG >= 0.5 && `, give or take ${Math.round(cookedSdG)} g,`} cooked of {Math.round(rawMassG)} g
         raw
         {water.cookedOffG > 0.5 && `; ${Math.round(water.cookedOffG)} g of water leaves`}.
         {takenG > 0 &&

@@ -10,7 +10,12 @@ export interface ReadingsProps {
   assessment: Assessment
 }
 
-const distanceWords = ({ gap, state, value }: AttributeReading): string => {
+/** Marks what rests on foods without figures of their own. */
+const PARTLY = '~ '
+const distanceWords = (reading: AttributeReading): string =>
+  `${reading.known === 'partly' ? PARTLY : ''}${distanceOf(reading)}`
+
+const distanceOf = ({ gap, state, value }: AttributeReading): string => {
   if (state === 'none') return value.toFixed(1)
   return gap === 0 ? 'in band' : `${Math.abs(gap).toFixed(1)} ${gap < 0 ? 'low' : 'high'}`
 }
@@ -20,9 +25,9 @@ const STATES: Record<RatioReading['state'], string> = {
   drift: 'works, outside the best range',
   out: 'outside what works',
 }
-const shownRatio = ({ value, unit, high }: RatioReading): string => {
+const shownRatio = ({ value, unit, high, known }: RatioReading): string => {
   const shown = Math.abs(value) < high / 200 ? 0 : Number(value.toPrecision(2))
-  return `${shown}${unit === '' ? '' : ` ${unit}`}`
+  return `${known === 'partly' ? PARTLY : ''}${shown}${unit === '' ? '' : ` ${unit}`}`
 }
 
 /** The readings beside the formula: against the original, water, ratios, findings. */
@@ -40,7 +45,7 @@ export function Readings({ part, reading, assessment }: ReadingsProps) {
                 {...ratio}
                 isLog={ratio.unit === 'Pa·s'}
                 shown={shownRatio(ratio)}
-                words={STATES[ratio.state]}
+                words={`${STATES[ratio.state]}${ratio.known === 'partly' ? ', partly known' : ''}`}
                 standing={ratio.state}
                 onWhy={() => askWhy({ kind: 'ratio', partId: part.id, id: ratio.id })}
               />
@@ -102,6 +107,11 @@ function AgainstOriginal({ part, reading }: { part: Part; reading: PartAssessmen
           onWhy={() => askWhy({ kind: 'attribute', partId: part.id, id: attribute.id })}
         />
       ))}
+      {[...reading.attributes, ...reading.ratios].some(({ known }) => known === 'partly') && (
+        <p className="m-0 mt-1.5 text-xs text-ink-2">
+          ~ partly known: some foods here have no figure of their own, so the whisker is wider.
+        </p>
+      )}
     </Card>
   )
 }
