@@ -14,7 +14,8 @@ import {
 import type { Explained, Explanation } from './explanation'
 import type { PartWork } from './workPart'
 
-const round = (value: number, digits = 3): string => String(Number(value.toPrecision(digits)))
+const round = (value: number, digits = 3): string =>
+  String(Number(value.toPrecision(digits))).replace('-', '−')
 const signed = (value: number): string => `${value >= 0 ? '+' : '−'}${round(Math.abs(value), 2)}`
 const MORE_MASS = 1.1
 const LONGER = 1.25

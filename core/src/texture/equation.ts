@@ -1,7 +1,7 @@
 import type { AttributeTable, RatioTable, Term } from './family'
 import { inputOf } from './inputs'
 
-const shown = (value: number): string => String(Number(value.toPrecision(3)))
+const shown = (value: number): string => String(Number(value.toPrecision(3))).replace('-', '−')
 const joined = { mean: ' + ', product: ' × ', geomean: ' × ' } as const
 
 function termText(
