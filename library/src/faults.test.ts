@@ -214,6 +214,20 @@ describe('the state of what is eaten', () => {
     expect(attribute(chopped, 'graininess').value).toBeGreaterThan(attribute(blended, 'graininess').value)
   })
 
+  it('a cultured milk is a curd, and gives up its whey', () => {
+    const yogurt = ['Warm the soy milk to 43 C.', 'Stir in the yogurt and culture for 8 hours at 43 C.']
+    const lines = ['1000 g soy milk', '30 g soy yogurt']
+    const strained = cooked(lines, [...yogurt, 'Strain through cloth for 6 hours in the fridge.'])
+    expect(cooked(lines, yogurt)).toBeGreaterThan(990)
+    expect(strained).toBeGreaterThan(400)
+    expect(strained).toBeLessThan(750)
+  })
+
+  it('a stock that stands alone needs no first name', () => {
+    const steps = ['Boil down the stock and soy sauce to 350 g.']
+    expect(cooked(['600 g mushroom stock', '30 g soy sauce'], steps)).toBeCloseTo(350, 6)
+  })
+
   it('agar that was never boiled sets nothing', () => {
     const lines = ['400 g soy milk', '4 g agar powder']
     const boiled = only(lines, ['Boil everything 3 minutes.', 'Chill 3 hours.'])

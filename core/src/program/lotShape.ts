@@ -98,6 +98,9 @@ const BLENDS: ReadonlySet<OperationId> = new Set(['blend', 'whip'])
 const BODY_FORMS: ReadonlySet<Form> = new Set(['patty', 'ball', 'log', 'loaf'])
 const MIXES: ReadonlySet<OperationId> = new Set(['mix', 'mash', 'blend', 'knead', 'shape'])
 
+/** What is cultured is a milk where so much of it is liquid; else pieces that stay pieces. Practice. */
+const CURD_LIQUID_SHARE = 0.6
+
 /** How a lot lies after an operation. */
 export function phaseAfter(
   phase: Phase,
@@ -110,6 +113,9 @@ export function phaseAfter(
   if (BLENDS.has(operation))
     return decisions.larger(listed.waterG, POURS_WATER_SHARE * listed.massG) ? 'liquid' : 'body'
   if (BINDS.has(operation) || BODY_FORMS.has(form)) return 'body'
+  // A milk that sours sets to a curd.
+  if (operation === 'culture' && decisions.larger(listed.liquidG, CURD_LIQUID_SHARE * listed.massG))
+    return 'body'
   if (
     operation === 'mix' &&
     decisions.larger(listed.powderG, BODY_POWDER_SHARE * listed.massG) &&
@@ -119,7 +125,7 @@ export function phaseAfter(
   return phase
 }
 
-const WORKS: ReadonlySet<OperationId> = new Set([...BINDS, ...BLENDS, 'mix'])
+const WORKS: ReadonlySet<OperationId> = new Set([...BINDS, ...BLENDS, 'mix', 'culture'])
 
 /** What working a lot does to the liquid that lies loose in it. */
 export const bindingOf = (operation: OperationId, phase: Phase): 'body' | 'liquid' | 'none' =>

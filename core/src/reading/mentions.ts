@@ -83,6 +83,9 @@ const TOO_COMMON = new Set(
   ),
 )
 
+/** Common words that do name a line, if it is the only one of its kind: "the stock" is the mushroom stock. */
+const HEADS = new Set(['stock', 'juice', 'flour', 'vinegar', 'bread', 'sugar', 'starch'])
+
 /** Water of the tap, not of the list: "in plenty of water". */
 const UNLISTED = /\b(?:plenty of|lots of|running|a pan of|a pot of)\s+(?:\p{L}+\s+)?$/iu
 
@@ -99,7 +102,9 @@ export function mentionsIn(
     const scored = candidates.map((of) => ({ of, ...fit(of, tokens, index) }))
     const hits = Math.max(...scored.map((one) => one.hits))
     const coverage = Math.max(...scored.filter((one) => one.hits === hits).map((one) => one.coverage))
-    if (hits === 1 && coverage < 1 && TOO_COMMON.has(word)) return
+    const isOnlyOne =
+      HEADS.has(word) && scored.length === 1 && scored[0]?.of.names.some((name) => name.at(-1) === word)
+    if (hits === 1 && coverage < 1 && TOO_COMMON.has(word) && isOnlyOne !== true) return
     if (hits === 1 && coverage < 1 / 3) return
     for (const one of scored)
       if (one.hits === hits && one.coverage >= coverage - 1e-9 && !found.has(one.of))
