@@ -86,6 +86,8 @@ writeFileSync(
 )
 writeFileSync(
   new URL('../../../docs/library-provenance.md', import.meta.url),
-  provenancePage(sorted, originals, readTable(data('yields.csv'))),
+  provenancePage(sorted, originals, readTable(data('yields.csv')), (table) =>
+    readTable(data(`${table}.csv`)),
+  ),
 )
 console.log(`${sorted.length} ingredients, ${originals.length} originals, ${allergens.length} allergens`)

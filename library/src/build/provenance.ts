@@ -3,11 +3,34 @@ import type { Row } from './table'
 
 const cell = (value: number | null): string => (value === null ? '–' : String(Number(value.toPrecision(3))))
 
+/** Tables of facts that the engine and the rules stand on, and what each holds. */
+export const FACT_TABLES = [
+  [
+    'facts',
+    'group of a food, traits by which rules find it, size of its pieces, rest and heat that it needs',
+  ],
+  ['class-groups', 'group of a class’s foods that have no row of their own'],
+  [
+    'group-kin',
+    'groups that speak for one another where the yields have no rows, and the thickness of their pieces',
+  ],
+  [
+    'agents',
+    'gelling and thickening agents: strength, what they need to dissolve and set, what acid leaves of them',
+  ],
+  ['starches', 'how starches swell, and when they thin again'],
+  ['class-particles', 'sizes of pieces, ground and blended, and how much of it the tongue feels'],
+  ['class-usual', 'what foods of a class usually hold where a row is silent, with its scatter'],
+  ['refuse', 'share of a whole food that its peel, core, seeds, stem or shell are'],
+  ['cultures', 'temperature, time and acidity of souring cultures'],
+] as const
+
 /** The page that says where every figure of the library comes from. */
 export function provenancePage(
   ingredients: readonly Ingredient[],
   originals: readonly Original[],
   yields: readonly Row[],
+  facts: (table: (typeof FACT_TABLES)[number][0]) => readonly Row[],
 ): string {
   const typed = ingredients.filter(({ source }) => source.startsWith('typed')).length
   const rows = ingredients.map((food) => {
@@ -31,6 +54,18 @@ export function provenancePage(
     '| id | water g | protein g | fat g | carbohydrate g | fibre g | sodium mg | composition | measures | roles |',
     '|---|---|---|---|---|---|---|---|---|---|',
     ...rows,
+    '',
+    '## Facts for the engine and the rules',
+    '',
+    'Each row of these tables in `library/data/` names its source beside it.',
+    '',
+    '| table | rows | holds | sources |',
+    '|---|---|---|---|',
+    ...FACT_TABLES.map(([table, holds]) => {
+      const rows = facts(table)
+      const sources = [...new Set(rows.map((row) => row['source'] ?? ''))].filter((source) => source !== '')
+      return `| ${table} | ${rows.length} | ${holds} | ${sources.slice(0, 4).join('; ')}${sources.length > 4 ? '; …' : ''} |`
+    }),
     '',
     '## Yields of the unit operations',
     '',
