@@ -130,7 +130,7 @@ test('a figure is dragged sideways and asked why', async ({ page }) => {
   await page.getByRole('button', { name: /^richness:/ }).focus()
   await page.keyboard.press('Shift+?')
   const sheet = page.getByRole('dialog')
-  await expect(sheet).toContainText('82')
+  await expect(sheet).toContainText(/Fat.{0,80}1\d(\.\d+)? %/)
   await expect(sheet).toContainText('Walnuts +10 %')
   await page.keyboard.press('Escape')
   await expect(sheet).toHaveCount(0)

@@ -49,6 +49,11 @@ const attribute = ({ attributes }: PartAssessment, id: string) => {
 }
 const saltOf = ({ perPortion, portions }: Assessment): number => (perPortion.sodiumMg ?? 0) * portions
 
+it('a tin’s content is one tin’s, with “each” or without', () => {
+  for (const text of ['2 cans (400 g each) chickpeas', '2 cans (400 g) chickpeas'])
+    expect(only([text], []).rawMassG, text).toBeCloseTo(480, 6)
+})
+
 describe('what is shared', () => {
   const sauce = () =>
     part(
@@ -238,6 +243,14 @@ describe('the state of what is eaten', () => {
 })
 
 describe('what is not known', () => {
+  it('may be the liquid: nothing comes from the tap beside it', () => {
+    const jelly = cooked(
+      ['500 g zorbel juice', '5 g agar powder'],
+      ['Simmer the juice and the agar 3 minutes.'],
+    )
+    expect(jelly).toBeLessThanOrEqual(505)
+  })
+
   const base = [
     '300 g cooked black beans',
     '60 g walnuts',

@@ -7,6 +7,7 @@ import {
   type FamilyTable,
   type InputId,
   inputOf,
+  isInput,
   ratioEquation,
   served,
   valuesOf,
@@ -97,10 +98,16 @@ const massInputs = ({ assessment }: PartWork): Explained[] => [
   },
 ]
 
+/** What a logarithm is taken of: a cook reads "fat 12 %", not its logarithm. */
+const plainOf = (id: InputId): InputId => {
+  const plain = id.startsWith('log_') ? id.slice('log_'.length) : id
+  return isInput(plain) ? plain : id
+}
+
 /** The inputs of an equation with their values now. */
 function inputValues(work: PartWork, table: FamilyTable, inputs: readonly InputId[]): Explained[] {
   const at = served(table, work.state, work.original)
-  return [...new Set(inputs)].map((id) => {
+  return [...new Set(inputs.map(plainOf))].map((id) => {
     const { label, unit, source, value } = inputOf(id)
     return { label, value: `${round(value(at))} ${unit}`.trim(), source }
   })

@@ -168,7 +168,10 @@ function readPlain(written: string, text: string, reader: LineReader): ReadLine 
     const again = takeAmount(measured.rest)
     if (again.amount !== null) measured = again
   }
-  const count = measured.amount?.terms[0]?.low ?? 1
+  const counted = measured.amount?.terms[0]
+  // What stands beside tins is one tin's content, with "each" or without.
+  const isPacks = counted?.unit != null && PACK_UNITS.has(counted.unit)
+  const count = isPacks ? 1 : (counted?.low ?? 1)
   const inAsides = asides.flatMap((aside) => asideAmount(aside, count) ?? [])
   const alternates = [...measured.alternates, ...inAsides]
   let amount = measured.amount

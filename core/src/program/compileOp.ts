@@ -142,7 +142,9 @@ function mediumRows(writer: Writer, spec: OperationSpec, lot: LotShape, listed: 
 function tapRatio(writer: Writer, spec: OperationSpec, lot: LotShape, listed: Listed): number {
   const ratio = TAP_RATIO[spec.id] ?? 0
   if (ratio === 0 || lot.hasLiquor || lot.phase === 'liquid') return 0
-  if (FOR_DRY.has(spec.id) && listed.dryG <= 0) return 0
+  // What is not known may be the liquid: a juice that the library does not hold.
+  const isUnsure = lot.rows.some((row) => writer.rows[row]?.source.entry.food === null)
+  if (FOR_DRY.has(spec.id) && (listed.dryG <= 0 || isUnsure)) return 0
   const isPasta = lot.rows.some((row) => writer.rows[row]?.source.entry.group === 'pasta')
   return isPasta && spec.id === 'boil' ? PASTA_RATIO : ratio
 }
@@ -150,7 +152,6 @@ function tapRatio(writer: Writer, spec: OperationSpec, lot: LotShape, listed: Li
 const sourcesOf = (writer: Writer, rows: Iterable<number>): Source[] =>
   [...rows].flatMap((row) => writer.rows[row]?.source ?? [])
 
-/** Whether what is blended or mashed leaves the jug clean. */
 /** Writes one step as an operation. */
 export function compileOp(writer: Writer, step: Step, at: number, uses: readonly StepUse[]): void {
   const { lot, takes, mainOp } = gather(writer, step, at, uses)

@@ -11,7 +11,7 @@ export {
   type Window,
   windowOf,
 } from './family'
-export { type Input, type InputId, INPUTS, inputOf, type Served } from './inputs'
+export { type Input, type InputId, INPUTS, inputOf, isInput, type Served } from './inputs'
 export {
   BAND_HALF_WIDTH,
   distanceTo,

@@ -138,3 +138,4 @@ export const INPUTS = {
 export type InputId = keyof typeof INPUTS
 
 export const inputOf = (id: InputId): Input => INPUTS[id]
+export const isInput = (id: string): id is InputId => Object.hasOwn(INPUTS, id)
