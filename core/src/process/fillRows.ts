@@ -16,8 +16,8 @@ import {
   STRIDE,
   SWOLLEN,
 } from './workspace'
+import { ROOM_C } from './warmth'
 
-const ROOM_C = 20
 const COOKED_C = 98
 /** Intact foods and homogenised drinks hold their fat in fine drops; bought fat is one drop. */
 const WITHIN = 1

@@ -55,7 +55,7 @@ const MEDIUM_C = { pan: 100, liquid: 96, oil: 103, steam: 100, pressure: 118 } a
 /** Minutes near the end temperature, of all minutes: warming up does not count. Practice. */
 export const AT_TEMPERATURE = 0.7
 const PROTEIN_SET_C = [65, 90] as const
-const ROOM_C = 20
+export const ROOM_C = 20
 
 /** The temperature that a surface feels, C. */
 function feltC({ op, tempC }: Bench): number {
