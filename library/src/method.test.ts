@@ -5,26 +5,9 @@ import { stepFrom } from '@frijol/core/reading'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { kitchenWith, runOf, written } from '../test/dishes'
+import { FOODS } from '../test/randomDishes'
 
 const run = runOf
-
-const FOODS = [
-  '500 g button mushrooms',
-  '200 g dried chickpeas',
-  '300 g firm tofu',
-  '120 g vital wheat gluten',
-  '150 ml vegetable stock',
-  '400 ml soy milk',
-  '60 g raw cashews, soaked 4 hours',
-  '30 g olive oil',
-  '6 g salt',
-  '100 g onion',
-  '50 g white wine',
-  '20 g cornflour',
-  '200 g zorbel',
-  '80 g capers',
-  '250 g bread flour',
-] as const
 
 const step = (id: string, known: Partial<Step>): Step => ({ ...stepFrom('', id), ...known })
 const anyStep = fc.record({

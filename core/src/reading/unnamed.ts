@@ -13,7 +13,7 @@ const isClass = (lines: readonly ResolvedLine[], id: string, foodClass: FoodClas
 
 /**
  * Gives what no step names to the step that cannot do without: listed fat to a frying step without any, listed salt to
- * salted water, and all that is left to a first step that would work on nothing.
+ * salted water, and the only line of a list to a first step that would work on nothing.
  *
  * @param uses as the words say, step by step; those set by hand stay as they are
  */
@@ -40,7 +40,14 @@ export function withUnnamed(
     if (SALTED_WATER.test(step.text) && !has(at, 'salt')) give(at, ({ food }) => food?.foodClass === 'salt')
   })
   const first = steps.findIndex(({ operation, text }) => operation !== null && !ON_NOTHING.test(text))
-  if (first >= 0 && steps[first]?.uses === null && given.slice(0, first + 1).every((of) => of.length === 0))
+  // Of several lines the words must say which: a guess would be taken for a reading.
+  const isOnly = lines.length === 1
+  if (
+    isOnly &&
+    first >= 0 &&
+    steps[first]?.uses === null &&
+    given.slice(0, first + 1).every((of) => of.length === 0)
+  )
     give(first, () => true)
   return given
 }
