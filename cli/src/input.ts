@@ -2,7 +2,7 @@ import { readFileSync, statSync } from 'node:fs'
 import { LARGEST_FILE, type ReadContext, readRecipes, tooLarge } from '@frijol/core/interchange'
 import { indexFoods } from '@frijol/core/measure'
 import { defaultKitchen, type Dish, FamilyId, type Kitchen, MeasureRegion } from '@frijol/core/model'
-import { stepFrom } from '@frijol/core/reading'
+import { readRecipeMethod, stepFrom } from '@frijol/core/reading'
 import { library } from '@frijol/library'
 import { InputFault, type Options } from './options'
 
@@ -51,6 +51,7 @@ export function contextFor(kitchen: Kitchen): ReadContext {
     newId: () => `i${(count += 1)}`,
     now: new Date().toISOString(),
     readStep: stepFrom,
+    readMethod: readRecipeMethod,
   }
 }
 

@@ -52,6 +52,7 @@ const moussaka: Dish = {
     excluded: ['peanut'],
   },
   parts: partsOf(current),
+  written: [],
   settled: [],
   extra: {},
 }

@@ -2,7 +2,7 @@ import { assess, explain } from '@frijol/core/assess'
 import { readRecipes, toJsonLd } from '@frijol/core/interchange'
 import { type Assessment, blankDish, defaultKitchen, type Dish, type Part } from '@frijol/core/model'
 import { observationId } from '@frijol/core/program'
-import { stepFrom } from '@frijol/core/reading'
+import { readRecipeMethod, stepFrom } from '@frijol/core/reading'
 import { describe, expect, it } from 'vitest'
 import { kitchenWith, reader, written } from '../test/dishes'
 import { library } from '.'
@@ -192,6 +192,7 @@ describe('a method in a file', () => {
       newId,
       now: dish.createdAt,
       readStep: stepFrom,
+      readMethod: readRecipeMethod,
     })
     if (!read.ok) throw new Error(read.issues[0]?.message)
     const [back] = read.value[0]?.parts ?? []

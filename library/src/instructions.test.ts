@@ -64,12 +64,23 @@ describe('pasted instructions', () => {
 To finish:
 - Form into patties, chill for 30 minutes and bake for 25 minutes. They should be firm.`
 
+  const proposed = (newId: () => string) => {
+    const part = written(BEANS, [])
+    return proposeSteps(
+      PASTE,
+      newId,
+      { part, lines: resolveLines(part, library, defaultKitchen) },
+      defaultKitchen,
+    )
+  }
+
   it('are cut into single doings, in order', () => {
-    expect(proposeSteps(PASTE, () => 'x').map(({ operation }) => operation)).toEqual([
+    expect(proposed(() => 'x').map(({ operation }) => operation)).toEqual([
       'soak',
       'drain',
       'boil',
       'trim',
+      'chop',
       'shallow-fry',
       'mash',
       'mix',
@@ -82,14 +93,14 @@ To finish:
   })
 
   it('give the oven’s temperature to the baking, and what only tells how to the step before', () => {
-    const last = proposeSteps(PASTE, () => 'x').at(-1)
+    const last = proposed(() => 'x').at(-1)
     expect(last).toMatchObject({ tempC: 190, durationMin: 25, settings: { isFan: true } })
     expect(last?.text).toContain('They should be firm.')
   })
 
   it('carry every ingredient through to the end, each once', () => {
     let count = 0
-    const part = { ...written(BEANS, []), steps: proposeSteps(PASTE, () => `s${(count += 1)}`) }
+    const part = { ...written(BEANS, []), steps: proposed(() => `s${(count += 1)}`) }
     const taken = new Map<string, number>()
     for (const { kind, id, share } of usesIn(part).flat())
       if (kind === 'line') taken.set(id, (taken.get(id) ?? 0) + (share ?? 1))
@@ -100,7 +111,7 @@ To finish:
 
   it('of one doing stay one, and of none give none', () => {
     expect(splitInstructions('Add the onion and sweat 6 minutes.')).toHaveLength(1)
-    expect(splitInstructions('Peel and dice the onion.')).toHaveLength(1)
+    expect(splitInstructions('Peel and dice the onion.')).toHaveLength(2)
     expect(splitInstructions('For the sauce:\n\n')).toEqual([])
     expect(splitInstructions('Bake 5 min. then cool.')).toHaveLength(2)
   })

@@ -255,6 +255,7 @@ const worksDish = (part: Part): Dish => ({
     excluded: [],
   },
   parts: [part],
+  written: [],
   settled: [],
   extra: {},
 })

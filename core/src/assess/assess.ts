@@ -1,4 +1,14 @@
-import type { Assessment, Dish, Finding, Ingredient, Kitchen, Library, PartAssessment } from '../model'
+import type {
+  Assessment,
+  Dish,
+  Finding,
+  Ingredient,
+  Kitchen,
+  Library,
+  PartAssessment,
+  StepReading,
+  StepUse,
+} from '../model'
 import { addSums, totalsPer } from '../nutrition'
 import {
   byHarm,
@@ -10,7 +20,7 @@ import {
   limitFindings,
   usedUnlisted,
 } from '../rules'
-import { servedShares, takenShares, workDish } from './workDish'
+import { type ReadWork, servedShares, takenShares, workDish } from './workDish'
 import type { PartWork } from './workPart'
 
 const placed = (found: Found, part: string | null): Finding => ({
@@ -81,6 +91,46 @@ function dishFindings(
   return [...exclusions, ...limits, ...animals, ...missing]
 }
 
+/** What steps take as their words say it: what has no mass, and what another part lists, is named as well. */
+function withReading(
+  work: ReadWork,
+  written: ReadonlyMap<string, number>,
+  names: ReadonlyMap<string, string>,
+  stated: ReadonlyMap<string, number>,
+): PartAssessment {
+  const { assessment, asRead } = work
+  /** "All that is left" of a line that other steps take shares of is a share as well. */
+  const shareOf = ({ kind, id, share }: StepUse): number | null => {
+    const rest = 1 - (kind === 'line' ? (stated.get(id) ?? 0) : 0)
+    return share ?? (rest > 1e-9 && rest < 1 - 1e-9 ? rest : null)
+  }
+  const steps = assessment.steps.map((step, at): StepReading => {
+    const uses = asRead[at] ?? []
+    const number = written.get(step.stepId) ?? null
+    const isSame =
+      number === null &&
+      uses.length === step.takes.length &&
+      uses.every((use, index) => {
+        const take = step.takes[index]
+        return take?.kind === use.kind && take.id === use.id && take.share === shareOf(use)
+      })
+    if (isSame) return step
+    const takes = uses.map((use): StepReading['takes'][number] => {
+      const { kind, id } = use
+      const known = step.takes.find((take) => take.id === id && take.kind === kind)
+      return {
+        kind,
+        id,
+        share: shareOf(use),
+        name: known?.name ?? names.get(id) ?? '',
+        massG: known?.massG ?? 0,
+      }
+    })
+    return { ...step, written: number, takes }
+  })
+  return steps.every((step, at) => step === assessment.steps[at]) ? assessment : { ...assessment, steps }
+}
+
 /** A part's assessment with what other parts take of it. */
 function withTaken(assessment: PartAssessment, taken: ReadonlyMap<string, number>): PartAssessment {
   const share = taken.get(assessment.partId)
@@ -117,6 +167,18 @@ export function assess(dish: Dish, library: Library, kitchen: Kitchen): Assessme
   )
   const cookedMassG = served.reduce((total, { assessment }) => total + assessment.cookedMassG, 0)
   const { portions } = dish.aim
+  const names = new Map(
+    dish.parts.flatMap(({ id, name, lines }) => [
+      [id, name] as const,
+      ...lines.map((line) => [line.id, line.food] as const),
+    ]),
+  )
+  const stated = new Map<string, number>()
+  for (const { kind, id, share } of works.flatMap(({ asRead }) => asRead.flat()))
+    if (kind === 'line' && share !== null) stated.set(id, (stated.get(id) ?? 0) + share)
+  const written = new Map(
+    dish.written.flatMap(({ stepIds }, at) => stepIds.map((id) => [id, at + 1] as const)),
+  )
   const foods = usedFoods(works)
   const hasUnknown = works.some(({ lines }) => lines.some(({ food }) => food === null))
   const known: Omit<Assessment, 'findings'> = {
@@ -124,7 +186,7 @@ export function assess(dish: Dish, library: Library, kitchen: Kitchen): Assessme
     portions,
     rawMassG,
     cookedMassG,
-    parts: works.map(({ assessment }) => withTaken(assessment, taken)),
+    parts: works.map((work) => withTaken(withReading(work, written, names, stated), taken)),
     perPortion: totalsPer(sums, portions, cookedMassG / portions),
     per100g: totalsPer(sums, cookedMassG / 100, 100),
     allergens: [...new Set(foods.flatMap(({ food }) => food.allergens))].sort(),

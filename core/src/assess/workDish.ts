@@ -1,23 +1,11 @@
-import { resolveLines } from '../composition'
-import type { Dish, Kitchen, Library, Part, StepUse } from '../model'
+import { type ResolvedLine, resolveLines } from '../composition'
+import type { Dish, Kitchen, Library, Part, Step, StepUse, Written } from '../model'
 import { allocateParts, type Granted } from '../program'
-import { usesOf } from '../reading'
+import { readUses } from '../reading'
+import { lent } from './lend'
 import { type PartWork, workPart } from './workPart'
 
-/** Names that every recipe has: "main" in a sentence does not mean the part. */
-const COMMON = new Set(['main', 'part', 'filling', 'topping', 'base'])
 const NOTHING: Granted = { shares: [], short: [], alike: [] }
-
-/** Whether a part's method names another part, or takes it by hand. */
-function takes(part: Part, other: Part): boolean {
-  const name = other.name.trim().toLowerCase()
-  const canBeNamed = name.length > 3 && !COMMON.has(name)
-  return part.steps.some(
-    ({ uses, text }) =>
-      uses?.some(({ kind, id }) => kind === 'part' && id === other.id) ??
-      (canBeNamed && text.toLowerCase().includes(name)),
-  )
-}
 
 /** A part with the parts that it may take, in the order in which they are made. */
 interface Ordered {
@@ -26,14 +14,17 @@ interface Ordered {
 }
 
 /** Parts in the order in which they can be made. Where they take each other in a ring, the ring is cut: neither can be first. */
-function inOrder(dish: Dish): Ordered[] {
+function inOrder(dish: Dish, uses: Uses): Ordered[] {
   const done = new Map<string, Ordered>()
   const open = new Set<string>()
   const visit = (part: Part): boolean => {
     if (done.has(part.id)) return true
     if (open.has(part.id)) return false
     open.add(part.id)
-    const others = dish.parts.filter((other) => other.id !== part.id && takes(part, other) && visit(other))
+    const taken = new Set(
+      (uses.get(part.id) ?? []).flatMap((of) => of.flatMap(({ kind, id }) => (kind === 'part' ? [id] : []))),
+    )
+    const others = dish.parts.filter((other) => other.id !== part.id && taken.has(other.id) && visit(other))
     open.delete(part.id)
     done.set(part.id, { part, others })
     return true
@@ -42,34 +33,86 @@ function inOrder(dish: Dish): Ordered[] {
   return [...done.values()]
 }
 
+type Uses = ReadonlyMap<string, readonly (readonly StepUse[])[]>
+
 interface RememberedUses {
+  readonly methods: readonly (readonly Step[])[]
+  readonly written: readonly Written[]
   readonly library: Library
   readonly kitchen: Kitchen
-  readonly others: string
+  readonly names: string
   readonly uses: Uses
 }
-type Uses = readonly (readonly StepUse[])[]
-const remembered = new WeakMap<Part, RememberedUses>()
+/** The uses of a dish as they were read last, by its first method. */
+const remembered = new WeakMap<readonly Step[], RememberedUses>()
 
-/** What the steps of a part take, read once for each part as it is. */
-function readUses({ part, others }: Ordered, library: Library, kitchen: Kitchen): Uses {
-  if (part.steps.length === 0) return []
-  const names = others.map(({ id, name }) => `${id} ${name}`).join('|')
-  const known = remembered.get(part)
-  if (known !== undefined && known.library === library && known.kitchen === kitchen && known.others === names)
+/** What the uses of steps depend on beside their words: which foods are listed by which names, and the parts' names. */
+const namesOf = (dish: Dish, lines: readonly (readonly ResolvedLine[])[]): string =>
+  dish.parts
+    .map(({ id, name }, at) =>
+      [
+        `${id}\u0001${name}`,
+        ...(lines[at] ?? []).map(
+          ({ line, food, mass }) =>
+            `${line.id}\u0001${line.food}\u0001${food?.id ?? ''}\u0001${mass !== null && mass.value > 0 ? 1 : 0}`,
+        ),
+      ].join('\u0002'),
+    )
+    .join('\u0003')
+
+/** What every step of a dish takes. Read when words change; amounts in the words are read against the masses each time. */
+function usesIn(dish: Dish, library: Library, kitchen: Kitchen): Uses {
+  const lines = dish.parts.map((part) => resolveLines(part, library, kitchen))
+  const names = namesOf(dish, lines)
+  const methods = dish.parts.map(({ steps }) => steps)
+  const key = methods.find((steps) => steps.length > 0)
+  if (key === undefined) return new Map()
+  const known = remembered.get(key)
+  if (
+    known !== undefined &&
+    known.library === library &&
+    known.kitchen === kitchen &&
+    known.names === names &&
+    known.written === dish.written &&
+    known.methods.length === methods.length &&
+    known.methods.every((steps, at) => steps === methods[at])
+  )
     return known.uses
-  const uses = usesOf(part, resolveLines(part, library, kitchen), others, kitchen)
-  remembered.set(part, { library, kitchen, others: names, uses })
+  const reading = { restsOnAmounts: false }
+  const read = readUses(
+    dish.parts.map((part, at) => ({ part, lines: lines[at] ?? [] })),
+    dish.written,
+    kitchen,
+    reading,
+  )
+  const uses: Uses = new Map(dish.parts.map(({ id }, at) => [id, read[at] ?? []]))
+  if (!reading.restsOnAmounts)
+    remembered.set(key, { methods, written: dish.written, library, kitchen, names, uses })
   return uses
+}
+
+/** A part worked out, with what its steps take as the words say it. */
+export interface ReadWork extends PartWork {
+  readonly asRead: readonly (readonly StepUse[])[]
 }
 
 /**
  * Works every part out, those that others take first; each part is handed out once over the whole dish.
  * @returns one entry a part, in the dish's order
  */
-export function workDish(dish: Dish, library: Library, kitchen: Kitchen): PartWork[] {
-  const ordered = inOrder(dish)
-  const uses = new Map(ordered.map((one) => [one.part.id, readUses(one, library, kitchen)]))
+export function workDish(dish: Dish, library: Library, kitchen: Kitchen): ReadWork[] {
+  const read = usesIn(dish, library, kitchen)
+  const listed = new Map(
+    lent(
+      dish.parts.map((part) => ({
+        partId: part.id,
+        lines: resolveLines(part, library, kitchen),
+        uses: read.get(part.id) ?? [],
+      })),
+    ).map((one) => [one.partId, one]),
+  )
+  const uses: Uses = new Map([...listed].map(([id, { uses: of }]) => [id, of]))
+  const ordered = inOrder(dish, uses)
   const granted = allocateParts(
     ordered.map(({ part }) => ({ partId: part.id, uses: uses.get(part.id) ?? [] })),
   )
@@ -77,13 +120,17 @@ export function workDish(dish: Dish, library: Library, kitchen: Kitchen): PartWo
   for (const { part, others } of ordered) {
     const input = {
       part,
+      lines: listed.get(part.id)?.lines ?? [],
       uses: uses.get(part.id) ?? [],
       granted: granted.get(part.id) ?? NOTHING,
       others: others.flatMap(({ id }) => works.get(id) ?? []),
     }
     works.set(part.id, workPart(input, library, kitchen))
   }
-  return dish.parts.flatMap(({ id }) => works.get(id) ?? [])
+  return dish.parts.flatMap(({ id }) => {
+    const done = works.get(id)
+    return done === undefined ? [] : [{ ...done, asRead: read.get(id) ?? [] }]
+  })
 }
 
 /** Share of each part that the others take, by its id: never more than the whole. */

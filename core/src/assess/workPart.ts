@@ -32,6 +32,8 @@ export interface PartWork {
 /** What a part is worked out from, beside itself. */
 export interface PartInput {
   readonly part: Part
+  /** Lines that its steps work with: its own, less what it lends, and what it borrows of others. */
+  readonly lines: readonly ResolvedLine[]
   readonly uses: readonly (readonly StepUse[])[]
   readonly granted: Granted
   /** Parts that it may take, worked out before it. */
@@ -69,12 +71,16 @@ function massVariance(method: PartRun): number {
 const takesOf = ({ program }: PartRun): ReadonlyMap<string, number> =>
   new Map(program.others.map(({ part }, at) => [part.id, program.takenShares[at] ?? 0]))
 
-function work({ part, uses, granted, others }: PartInput, library: Library, kitchen: Kitchen): PartWork {
+function work(
+  { part, lines: at, uses, granted, others }: PartInput,
+  library: Library,
+  kitchen: Kitchen,
+): PartWork {
   const lines = resolveLines(part, library, kitchen)
   const table = familyTable(part.family)
   const program = compile({
     part,
-    lines,
+    lines: at,
     uses,
     library,
     kitchen,
@@ -93,7 +99,7 @@ function work({ part, uses, granted, others }: PartInput, library: Library, kitc
   const original = part.originalId === null ? null : (library.originals.get(part.originalId) ?? null)
   const takes = takesOf(method)
   let rawMassG = 0
-  for (const { mass } of lines) rawMassG += mass?.value ?? 0
+  for (const { mass } of at) rawMassG += mass?.value ?? 0
   for (const { assessment } of others) rawMassG += (takes.get(assessment.partId) ?? 0) * assessment.rawMassG
   const hasMass = rawMassG > 0
   const isJudged = table !== null && hasMass
@@ -103,7 +109,7 @@ function work({ part, uses, granted, others }: PartInput, library: Library, kitc
   if (!isJudged) variance.massG2 = massVariance(method)
   method.snapshots = null
   const sums = sumCooked(
-    sumLines(lines, kitchen),
+    sumLines(at, kitchen),
     method.nutrients,
     others.map(({ sums: of, assessment }) => ({ sums: of, share: takes.get(assessment.partId) ?? 0 })),
   )
@@ -163,6 +169,9 @@ interface Memo {
 const memo = new WeakMap<Part, Memo>()
 
 const isSame = (a: PartInput, b: PartInput): boolean =>
+  a.lines.length === b.lines.length &&
+  a.lines.every((line, at) => line === b.lines[at]) &&
+  (a.uses === b.uses || JSON.stringify(a.uses) === JSON.stringify(b.uses)) &&
   a.others.length === b.others.length &&
   a.others.every((work, at) => work === b.others[at]) &&
   a.granted.shares.length === b.granted.shares.length &&

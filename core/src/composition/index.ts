@@ -12,4 +12,4 @@ export {
 } from './batch'
 export { mixedIngredient, type OwnFood, ownIngredient } from './ownIngredient'
 export { similarFoods, type SimilarFood } from './similar'
-export { type ResolvedLine, resolveLines } from './resolve'
+export { type ResolvedLine, resolveLine, resolveLines } from './resolve'

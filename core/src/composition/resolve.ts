@@ -28,8 +28,13 @@ function massWithoutFood({ amount }: FormulaLine): Measured | null {
   return { value: Math.max(0, value), sd: 0 }
 }
 
-function resolve(line: FormulaLine, library: Library, kitchen: Kitchen): ResolvedLine {
-  const food = line.ingredientId === null ? null : (library.ingredients.get(line.ingredientId) ?? null)
+/** One line with its food and its grams, by a list of foods. */
+export function resolveLine(
+  line: FormulaLine,
+  ingredients: Library['ingredients'],
+  kitchen: Kitchen,
+): ResolvedLine {
+  const food = line.ingredientId === null ? null : (ingredients.get(line.ingredientId) ?? null)
   if (food === null || line.amount === null) {
     return { line, food, mass: food === null ? massWithoutFood(line) : null, notes: [] }
   }
@@ -45,7 +50,7 @@ export function resolveLines(part: Part, library: Library, kitchen: Kitchen): Re
   return part.lines.map((line) => {
     const known = memo.get(line)
     if (known !== undefined && known.library === library && known.kitchen === kitchen) return known.resolved
-    const resolved = resolve(line, library, kitchen)
+    const resolved = resolveLine(line, library.ingredients, kitchen)
     memo.set(line, { library, kitchen, resolved })
     return resolved
   })

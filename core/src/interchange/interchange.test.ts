@@ -4,7 +4,7 @@ import { dishOf, newId, NOW, partOf, stepOf, testReader } from '../../test/dishe
 import { testKitchen, testLibrary } from '../../test/foods'
 import { assess } from '../assess'
 import { Dish } from '../model'
-import { stepFrom } from '../reading'
+import { readRecipeMethod, stepFrom } from '../reading'
 import { makeBackup, readBackup } from './backup'
 import { toCsv } from './csv'
 import { jsonLdScripts } from './html'
@@ -20,6 +20,7 @@ const context: ReadContext = {
   newId,
   now: NOW,
   readStep: stepFrom,
+  readMethod: readRecipeMethod,
 }
 const read = (text: string): Dish[] => {
   const result = readRecipes(text, context)
@@ -127,7 +128,8 @@ describe('JSON-LD', () => {
     )
     expect(dish?.aim.portions).toBe(6)
     expect(texts(dish)).toEqual([['1 cup white beans', '½ tsp salt']])
-    expect(dish?.parts[0]?.steps.map(({ text }) => text)).toEqual(['Boil.', 'Serve.', 'Eat.'])
+    expect(dish?.written.map(({ text }) => text)).toEqual(['Boil.', 'Serve.', 'Eat.'])
+    expect(dish?.parts[0]?.steps.map(({ text }) => text)).toEqual(['Boil.'])
     expect(dish?.extra).toEqual({ totalTime: 'PT30M' })
   })
 
@@ -197,7 +199,7 @@ describe('Markdown and text', () => {
     )
     expect(dish).toMatchObject({ name: 'Fritters', note: 'Crisp and green.', aim: { portions: 4 } })
     expect(dish?.parts.map(({ name }) => name)).toEqual(['Main', 'Dip'])
-    expect(dish?.parts[1]?.steps[1]).toMatchObject({ operation: 'shallow-fry', durationMin: 4, tempC: 177 })
+    expect(dish?.parts[0]?.steps[1]).toMatchObject({ operation: 'deep-fry', durationMin: 4, tempC: 177 })
   })
 
   it('reads a plain paste', () => {

@@ -1,5 +1,5 @@
 import type { Dish, Part, Totals } from '../model'
-import { plainText, portionsIn, type RecipePart, type RecipeText } from './recipe'
+import { type MethodLine, plainText, portionsIn, type RecipePart, type RecipeText } from './recipe'
 
 type Json = Record<string, unknown>
 const isObject = (value: unknown): value is Json =>
@@ -80,8 +80,11 @@ const linesIn = (recipe: Json): string[] =>
     .map((text) => text.trim())
     .filter((text) => text !== '')
 
-const stepsIn = (recipe: Json): string[] =>
-  sectionsIn(recipe['recipeInstructions']).flatMap(({ steps }) => steps)
+/** The written steps of a recipe; a section's name is the heading above its first. */
+const methodIn = (recipe: Json, part: number | null): MethodLine[] =>
+  sectionsIn(recipe['recipeInstructions']).flatMap(({ name, steps }) =>
+    steps.map((text, at) => ({ text, heading: at === 0 && name !== '' ? name : null, part })),
+  )
 
 /** A schema.org Recipe as recipe text. Fields that are not used are kept in `extra`. */
 export function fromJsonLd(recipe: Json): RecipeText {
@@ -91,16 +94,17 @@ export function fromJsonLd(recipe: Json): RecipeText {
       ? inner.map((part) => ({
           name: asText(part['name']),
           lines: linesIn(part),
-          steps: stepsIn(part),
           own: part[OWN],
         }))
-      : [{ name: 'Main', lines: linesIn(recipe), steps: stepsIn(recipe), own: recipe[OWN] }]
+      : [{ name: 'Main', lines: linesIn(recipe), own: recipe[OWN] }]
+  const ofParts = inner.flatMap((part, at) => methodIn(part, at))
   return {
     name: typeof recipe['name'] === 'string' ? recipe['name'] : '',
     menu: asText(recipe['frijol:menu']),
     note: asText(recipe['description']),
     portions: portionsIn(recipe['recipeYield']),
     parts,
+    method: ofParts.length > 0 ? ofParts : methodIn(recipe, null),
     aim: recipe['frijol:aim'],
     extra: Object.fromEntries(Object.entries(recipe).filter(([key]) => !USED.has(key))),
   }

@@ -1,16 +1,25 @@
 import { fromMarkdown } from 'mdast-util-from-markdown'
 import { toString } from 'mdast-util-to-string'
 import type { Dish } from '../model'
-import type { RecipeText } from './recipe'
+import type { MethodLine, RecipeText } from './recipe'
 import { PartGatherer, sectionKind, type SectionKind, statedYield } from './sections'
 
 /** A Markdown recipe: title, headings as parts, bullets as ingredients, numbers as steps, the rest as the note. */
 export function fromMarkdownRecipe(text: string): RecipeText {
   const gatherer = new PartGatherer()
+  const method: MethodLine[] = []
   const notes: string[] = []
   let name = ''
   let portions: number | null = null
   let kind: SectionKind = 'ingredients'
+  let heading: string | null = null
+  /** Steps that stand right under a part's own lines belong to it. */
+  let under: number | null = null
+  const step = (words: string): void => {
+    if (words.trim() === '') return
+    method.push({ text: words.trim(), heading, part: under })
+    heading = null
+  }
   for (const node of fromMarkdown(text).children) {
     const content = toString(node).trim()
     if (node.type === 'heading') {
@@ -19,18 +28,27 @@ export function fromMarkdownRecipe(text: string): RecipeText {
         continue
       }
       const announced = sectionKind(content)
-      if (announced === 'part') gatherer.heading(content)
-      kind = announced === 'part' ? 'ingredients' : announced
+      const isInMethod: boolean = kind === 'method' && announced === 'part'
+      if (isInMethod) heading = content
+      else if (announced === 'part') gatherer.heading(content)
+      if (!isInMethod) kind = announced === 'part' ? 'ingredients' : announced
+      if (announced === 'method') under = null
     } else if (node.type === 'list') {
       const isSteps = node.ordered === true || kind === 'method'
+      if (isSteps && kind !== 'method') under = gatherer.current()
       for (const item of node.children) {
         const words = toString(item).replace(/\s+/g, ' ')
         if (kind === 'notes') notes.push(words)
-        else if (isSteps) gatherer.step(words)
-        else gatherer.line(words)
+        else if (isSteps) step(words)
+        else {
+          // A list of foods below a heading of the method opens a part after all.
+          if (heading !== null) gatherer.heading(heading)
+          heading = null
+          gatherer.line(words)
+        }
       }
     } else if (kind === 'method' && node.type === 'paragraph') {
-      for (const line of content.split('\n')) gatherer.step(line)
+      for (const line of content.split('\n')) step(line)
     } else if (content !== '') {
       portions ??= statedYield(content)
       if (statedYield(content) === null || content.length > 60) notes.push(content)
@@ -42,6 +60,7 @@ export function fromMarkdownRecipe(text: string): RecipeText {
     note: notes.join('\n\n'),
     portions,
     parts: gatherer.parts.map((part) => ({ ...part, own: null })),
+    method,
     aim: null,
     extra: {},
   }

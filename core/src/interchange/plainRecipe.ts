@@ -1,49 +1,239 @@
-import type { RecipeText } from './recipe'
-import { PartGatherer, sectionKind, type SectionKind, statedYield } from './sections'
+import type { MethodLine, RecipeText } from './recipe'
+import { PartGatherer, partName, sectionKind, statedYield } from './sections'
 
-const NUMBERED = /^\s*(?:step\s*)?\d{1,2}\s*[.):]\s+(?=\D)/i
+const BULLET = /^\s*(?:[-*•▢–—+]|\[[ xX]?\])\s+/
+const NUMBERED =
+  /^\s*(?:(?:step\s*)?\d{1,2}\s*[.):]\s+(?=\D)|step\s+\d{1,2}\s*[:.)]?\s*|[a-z]\)\s+|[ivx]{1,4}[.)]\s+)/i
 const STARTS_LIKE_AMOUNT =
-  /^\s*(?:[-*•–]\s*)?(?:[\d½¼¾⅓⅔⅛⅜⅝⅞]|a\s|an\s|one\s|two\s|three\s|half\s|pinch|handful|juice of|zest of|salt\b|oil\b)/i
-const HEADING = /^(?:for the [^.]{1,60}|[^.,;\d]{1,60}):$/i
+  /^(?:[\d½¼¾⅓⅔⅛⅜⅝⅞]|(?:about|approx\.?|ca\.?)\s+\d|an?\s|one\s|two\s|three\s|four\s|half\s|a?\s?pinch|handful|juice of|zest of|salt\b|oil\b|pepper\b|few\b|some\b)/i
+const COLON_HEADING = /^(?:for the [^.]{1,60}|[^.,;\d]{1,60}):$/i
 /** A line this long, or one that reads as a sentence, is a step or a note and not an ingredient. */
 const LONGEST_INGREDIENT = 140
+const SPEAKS =
+  /[a-z]{2}[.!?]\s+[A-Z]|[a-z]{2}[.!]$|\b(?:min|mins|minutes|sec|hours?|hr|h)\.?$|\d\s*(?:cm|C|F)\.$/
 
-const isSentence = (line: string): boolean =>
-  line.length > LONGEST_INGREDIENT || /[a-z]{2}\.\s+[A-Z]|[a-z]{3}\.$/.test(line)
+const isSentence = (line: string): boolean => line.length > LONGEST_INGREDIENT || SPEAKS.test(line)
 
-/** A recipe pasted as plain text: a title, ingredient lines, steps; "For the sauce:" starts a part. */
-export function fromPlainText(text: string): RecipeText {
-  const gatherer = new PartGatherer()
-  const notes: string[] = []
-  let name = ''
-  let portions: number | null = null
-  let kind: SectionKind | null = null
-  for (const raw of text.split(/\r?\n/)) {
-    const line = raw.trim()
-    if (line === '') continue
-    const announced = sectionKind(line)
-    if (announced !== 'part') {
-      kind = announced
-    } else if (HEADING.test(line) || /^for the [a-z ]{2,50}$/i.test(line)) {
-      gatherer.heading(line)
-      if (kind === null || kind === 'notes') kind = 'ingredients'
-    } else if (kind === 'notes') notes.push(line)
-    else if (kind !== 'method' && statedYield(line) !== null && line.length < 60)
-      portions ??= statedYield(line)
-    else if (NUMBERED.test(line) || kind === 'method') gatherer.step(line.replace(NUMBERED, ''))
-    else if (isSentence(line) && !/^[-*•]/.test(line)) {
-      if (gatherer.parts.length > 0) gatherer.step(line)
-      else notes.push(line)
-    } else if (name === '' && gatherer.parts.length === 0 && kind === null && !STARTS_LIKE_AMOUNT.test(line))
-      name = line
-    else gatherer.line(line)
+/** Short words alone on a line, without an amount: they may head what follows. */
+const couldHead = (line: string): boolean =>
+  line.length <= 50 &&
+  line.split(/\s+/).length <= 6 &&
+  !/[.!?,;]$/.test(line) &&
+  !/\d/.test(line) &&
+  !BULLET.test(line) &&
+  !STARTS_LIKE_AMOUNT.test(line)
+
+const NOTES =
+  /^(?:tips?|notes?|storage|to store|make ahead|variations?|nutrition|to serve|serving|cook'?s notes?)\s*[:.–—-]\s*\S/i
+const GROUP_INLINE = /^([\p{L}][\p{L} ]{2,28}):\s+(?=[\d½¼¾⅓⅔⅛]|a |an )/u
+
+interface Line {
+  readonly raw: string
+  readonly words: string
+  readonly isNumbered: boolean
+  readonly isBullet: boolean
+  readonly isAfterGap: boolean
+  /** The next line that is not empty. */
+  readonly next: string | null
+}
+
+function linesOf(text: string): Line[] {
+  const all = text.split(/\r?\n/).map((line) => line.trim())
+  return all.flatMap((raw, at): Line[] => {
+    if (raw === '') return []
+    const isNumbered = NUMBERED.test(raw)
+    return [
+      {
+        raw,
+        words: raw.replace(NUMBERED, '').replace(BULLET, '').trim(),
+        isNumbered,
+        isBullet: BULLET.test(raw),
+        isAfterGap: at === 0 || all[at - 1] === '',
+        next: all.slice(at + 1).find((line) => line !== '') ?? null,
+      },
+    ]
+  })
+}
+
+const likeIngredient = (line: string | null): boolean =>
+  line !== null &&
+  (STARTS_LIKE_AMOUNT.test(line.replace(BULLET, '').replace(NUMBERED, '')) || BULLET.test(line)) &&
+  !isSentence(line)
+
+/** Reads a plain text from top to bottom. */
+class Reader {
+  readonly gatherer = new PartGatherer()
+  readonly notes: string[] = []
+  readonly method: MethodLine[] = []
+  name = ''
+  portions: number | null = null
+  #kind: 'start' | 'ingredients' | 'method' | 'notes' = 'start'
+  #heading: string | null = null
+  #wasNumbered = false
+
+  line(line: Line): void {
+    const announced = sectionKind(line.words)
+    if (announced !== 'part' && !line.isBullet) {
+      this.#announced(announced)
+      return
+    }
+    switch (this.#kind) {
+      case 'notes':
+        this.#inNotes(line)
+        break
+      case 'method':
+        this.#inMethod(line)
+        break
+      default:
+        this.#inList(line)
+    }
   }
+
+  #announced(kind: 'ingredients' | 'method' | 'notes'): void {
+    this.#kind = kind
+    this.#wasNumbered = false
+  }
+
+  #inNotes(line: Line): void {
+    if (line.isAfterGap && COLON_HEADING.test(line.words) && likeIngredient(line.next)) {
+      this.gatherer.heading(line.words)
+      this.#kind = 'ingredients'
+    } else this.notes.push(line.raw)
+  }
+
+  #inMethod(line: Line): void {
+    if (NOTES.test(line.words) && !line.isNumbered) {
+      this.#kind = 'notes'
+      this.notes.push(line.raw)
+      return
+    }
+    const isHead =
+      COLON_HEADING.test(line.words) ||
+      (couldHead(line.words) &&
+        !line.isNumbered &&
+        line.next !== null &&
+        line.next.length > line.words.length &&
+        !likeIngredient(line.next) &&
+        /^(?:for |to |the |[A-Z])/.test(line.words) &&
+        (line.isAfterGap || (line.next.length > 40 && line.words.split(/\s+/).length <= 3)))
+    if (isHead) {
+      if (COLON_HEADING.test(line.words) && likeIngredient(line.next) && !NUMBERED.test(line.next ?? '')) {
+        this.gatherer.heading(line.words)
+        this.#kind = 'ingredients'
+        return
+      }
+      this.#heading = partName(line.words)
+      return
+    }
+    // What stands below a numbered method is no step of it.
+    if (this.#wasNumbered && !line.isNumbered && line.isAfterGap) {
+      this.#kind = 'notes'
+      this.notes.push(line.raw)
+      return
+    }
+    this.#wasNumbered ||= line.isNumbered
+    if (this.#wasNumbered && !line.isNumbered && !line.isBullet && this.method.length > 0) {
+      // A numbered step that goes on in the next line.
+      const last = this.method.pop()
+      if (last !== undefined) this.method.push({ ...last, text: `${last.text} ${line.words}` })
+      return
+    }
+    this.method.push({ text: line.words, heading: this.#heading, part: null })
+    this.#heading = null
+  }
+
+  #inList(line: Line): void {
+    const { words } = line
+    const hasList = this.gatherer.parts.length > 0
+    if (
+      COLON_HEADING.test(words) ||
+      /^for the [a-z ]{2,50}$/i.test(words) ||
+      (line.isAfterGap && couldHead(words) && likeIngredient(line.next) && (hasList || this.name !== ''))
+    ) {
+      if (
+        this.name === '' &&
+        !hasList &&
+        !COLON_HEADING.test(words) &&
+        line.next !== null &&
+        !/^for /i.test(words)
+      )
+        this.name = words
+      else this.gatherer.heading(words)
+      this.#kind = 'ingredients'
+      return
+    }
+    // A heading above a sentence opens the method.
+    if (
+      hasList &&
+      line.isAfterGap &&
+      couldHead(words) &&
+      line.next !== null &&
+      isSentence(line.next) &&
+      line.next.length > words.length
+    ) {
+      this.#kind = 'method'
+      this.#heading = partName(words)
+      return
+    }
+    if (
+      statedYield(words) !== null &&
+      words.length < 70 &&
+      !/^[\d½¼¾].*\b(?:g|ml|tbsp|tsp|cup)\b/i.test(words)
+    ) {
+      this.portions ??= statedYield(words)
+      if (this.name === '' && !hasList && /[.]\s/.test(words)) this.name = words.replace(/\.\s.*$/, '')
+      return
+    }
+    if (line.isNumbered && !STARTS_LIKE_AMOUNT.test(words)) {
+      this.#kind = 'method'
+      this.#inMethod(line)
+      return
+    }
+    const inline = GROUP_INLINE.exec(words)
+    if (inline !== null && !isSentence(words)) {
+      this.gatherer.heading(inline[1] ?? '')
+      this.gatherer.line(words.slice(inline[0].length))
+      this.#kind = 'ingredients'
+      return
+    }
+    if (this.name === '' && !hasList && this.#kind === 'start' && !STARTS_LIKE_AMOUNT.test(words)) {
+      this.name = words
+      return
+    }
+    if (isSentence(words) && !(line.isBullet && likeIngredient(words))) {
+      if (hasList && (line.isAfterGap || this.method.length > 0 || line.isBullet)) {
+        this.#kind = 'method'
+        this.#inMethod(line)
+      } else this.notes.push(line.raw)
+      return
+    }
+    if (
+      !hasList &&
+      this.#kind === 'start' &&
+      !STARTS_LIKE_AMOUNT.test(words) &&
+      !line.isBullet &&
+      line.isAfterGap &&
+      line.next !== null &&
+      !likeIngredient(line.next)
+    ) {
+      this.notes.push(line.raw)
+      return
+    }
+    this.gatherer.line(words)
+  }
+}
+
+/** A recipe pasted as plain text: a title, ingredient lines in groups, a method with or without headings, notes. */
+export function fromPlainText(text: string): RecipeText {
+  const reader = new Reader()
+  for (const line of linesOf(text)) reader.line(line)
   return {
-    name,
+    name: reader.name,
     menu: '',
-    note: notes.join('\n'),
-    portions,
-    parts: gatherer.parts.map((part) => ({ ...part, own: null })),
+    note: reader.notes.join('\n'),
+    portions: reader.portions,
+    parts: reader.gatherer.parts.map((part) => ({ ...part, own: null })),
+    method: reader.method,
     aim: null,
     extra: {},
   }

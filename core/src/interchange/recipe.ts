@@ -9,6 +9,7 @@ import {
   type Part,
   type Result,
   type Step,
+  type Written,
 } from '../model'
 
 /** A recipe as text, whatever file it came from. */
@@ -18,6 +19,8 @@ export interface RecipeText {
   readonly note: string
   readonly portions: number | null
   readonly parts: readonly RecipePart[]
+  /** The method from its first step to its last. */
+  readonly method: readonly MethodLine[]
   readonly aim: unknown
   readonly extra: Readonly<Record<string, unknown>>
 }
@@ -25,9 +28,17 @@ export interface RecipeText {
 export interface RecipePart {
   readonly name: string
   readonly lines: readonly string[]
-  readonly steps: readonly string[]
   /** What Frijol itself wrote beside the text, unchecked. */
   readonly own: unknown
+}
+
+/** One written step, line or paragraph of a method. */
+export interface MethodLine {
+  readonly text: string
+  /** Heading that opens here inside the method. */
+  readonly heading: string | null
+  /** Part that it stands under, by its place; null = as its words say. */
+  readonly part: number | null
 }
 
 export interface ReadContext {
@@ -35,7 +46,13 @@ export interface ReadContext {
   readonly newId: () => string
   /** ISO date and time. */
   readonly now: string
-  /** A step from its words. */
+  /** A method read into the doings of its parts. */
+  readonly readMethod: (
+    parts: readonly Part[],
+    method: readonly MethodLine[],
+    context: Pick<ReadContext, 'reader' | 'newId'>,
+  ) => { readonly steps: readonly (readonly Step[])[]; readonly written: readonly Written[] }
+  /** A step from its words, as one doing. */
   readonly readStep: (text: string, id: string) => Step
 }
 
@@ -77,9 +94,7 @@ function partFrom(part: RecipePart, context: ReadContext): Part {
     family: null,
     originalId: null,
     lines: part.lines.slice(0, MOST_LINES).map((text) => lineFrom(text, context)),
-    steps: part.steps
-      .slice(0, MOST_LINES)
-      .map((text) => context.readStep(text.slice(0, 4000), context.newId())),
+    steps: [],
     ways: [],
     cookedMassG: null,
   }
@@ -105,7 +120,6 @@ function withOwnStep(step: Step, facts: Record<string, unknown>): Step {
 function withOwn(part: Part, own: unknown): Part {
   const facts = record(own)
   const kept = Array.isArray(facts['lines']) ? (facts['lines'] as unknown[]) : []
-  const stepFacts = Array.isArray(facts['steps']) ? (facts['steps'] as unknown[]) : []
   return {
     ...part,
     family: (facts['family'] ?? null) as Part['family'],
@@ -124,9 +138,44 @@ function withOwn(part: Part, own: unknown): Part {
         choice: (facts['choice'] ?? 'read') as FormulaLine['choice'],
       }
     }),
-    steps: part.steps.map((step, at) => withOwnStep(step, record(stepFacts[at]))),
     ways: (Array.isArray(facts['ways']) ? facts['ways'] : []) as Part['ways'],
   }
+}
+
+/** Steps that Frijol itself wrote under a part, by their words. */
+const ownSteps = (own: unknown): Record<string, unknown>[] => {
+  const steps = record(own)['steps']
+  return Array.isArray(steps) ? steps.map(record) : []
+}
+
+interface Method {
+  readonly steps: readonly (readonly Step[])[]
+  readonly written: readonly Written[]
+}
+
+/**
+ * The method of a recipe: steps that Frijol wrote come back as they were, each one doing; every other text is read into
+ * its doings.
+ */
+function methodOf(
+  recipe: RecipeText,
+  parts: readonly Part[],
+  sources: readonly RecipePart[],
+  context: ReadContext,
+): Method {
+  const isOwn = sources.some(({ own }) => ownSteps(own).length > 0)
+  if (!isOwn) return context.readMethod(parts, recipe.method, context)
+  const steps = parts.map((_, at) => {
+    const known = ownSteps(sources[at]?.own)
+    return recipe.method
+      .filter(({ part }) => part === at)
+      .map(({ text }) => {
+        const step = context.readStep(text.slice(0, 4000), context.newId())
+        const facts = known.find((one) => one['text'] === step.text)
+        return facts === undefined ? step : withOwnStep(step, facts)
+      })
+  })
+  return { steps, written: [] }
 }
 
 /** Ids that a file wrote, by the ids that its parts, lines and steps have now. */
@@ -179,7 +228,14 @@ export function dishFrom(recipe: RecipeText, context: ReadContext): Result<Dish>
         'The recipe’s name holds markup, not plain text. Nothing was changed. Take the tags out of the name and open the file again.',
     })
   }
-  const written = recipe.parts.filter(({ lines, steps }) => lines.length + steps.length > 0)
+  const kept = recipe.parts
+    .map((part, at) => ({ part, at, hasSteps: recipe.method.some((one) => one.part === at) }))
+    .filter(({ part, hasSteps }) => part.lines.length > 0 || hasSteps)
+  const places = new Map(kept.map(({ at }, index) => [at, index]))
+  const written = kept.map(({ part }) => part)
+  const method = recipe.method
+    .slice(0, MOST_LINES)
+    .map((one) => ({ ...one, part: one.part === null ? null : (places.get(one.part) ?? null) }))
   if (!written.some(({ lines }) => lines.length > 0)) {
     return fail({
       code: 'no-ingredients',
@@ -196,7 +252,9 @@ export function dishFrom(recipe: RecipeText, context: ReadContext): Result<Dish>
     })
   }
   const blank = blankDish(context.newId(), name === '' ? 'Untitled dish' : name.slice(0, 200), context.now)
-  const parts = written.map((part) => withOwn(partFrom(part, context), part.own))
+  const listed = written.map((part) => withOwn(partFrom(part, context), part.own))
+  const read = methodOf({ ...recipe, method }, listed, written, context)
+  const parts = listed.map((part, at) => ({ ...part, steps: [...(read.steps[at] ?? [])] }))
   const ids = newIds(parts, written)
   const dish = {
     ...blank,
@@ -208,6 +266,7 @@ export function dishFrom(recipe: RecipeText, context: ReadContext): Result<Dish>
       ...(recipe.portions === null ? {} : { portions: recipe.portions }),
     },
     parts: parts.map((part) => withNewIds(part, ids)),
+    written: [...read.written],
     extra: recipe.extra,
   }
   const checked = Dish.safeParse(dish)

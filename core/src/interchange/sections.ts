@@ -1,7 +1,8 @@
 /** Headings that say what follows, and are no part of the dish. */
 const INGREDIENTS = /^(?:ingredients?|you(?:’|')?ll need|you will need|shopping list)\s*:?$/i
-const METHOD = /^(?:method|instructions?|directions?|steps?|preparation|how to make(?: it)?)\s*:?$/i
-const NOTES = /^(?:notes?|tips?|storage|nutrition)\s*:?$/i
+const METHOD =
+  /^(?:method|instructions?|directions?|steps?|preparation|preparing|what to do|the method|how to make(?: it)?|to make|procedure|how|here['’]s how)\s*:?$/i
+const NOTES = /^(?:notes?|tips?|storage|nutrition|to serve|serving(?: suggestions?)?)\s*:?$/i
 
 export type SectionKind = 'ingredients' | 'method' | 'notes' | 'part'
 
@@ -21,26 +22,62 @@ export function partName(heading: string): string {
   return bare === '' ? 'Part' : bare.charAt(0).toUpperCase() + bare.slice(1)
 }
 
-const YIELD =
-  /\b(?:serves|makes|yields?|servings?|portions?)\b[^\d]{0,20}(\d+(?:\.\d+)?)|(\d+(?:\.\d+)?)\s+(?:servings?|portions?)\b/i
+const NUMBER_WORDS: Readonly<Record<string, number>> = {
+  one: 1,
+  two: 2,
+  three: 3,
+  four: 4,
+  five: 5,
+  six: 6,
+  seven: 7,
+  eight: 8,
+  nine: 9,
+  ten: 10,
+  twelve: 12,
+  dozen: 12,
+}
+const COUNT = String.raw`(\d+(?:\.\d+)?|${Object.keys(NUMBER_WORDS).join('|')})(?:\s*(?:-|–|to)\s*(\d+))?`
+/** Who eats of it comes before how many pieces it makes. */
+const YIELDS: readonly RegExp[] = [
+  new RegExp(
+    String.raw`\b(?:serves|feeds|enough for|servings?:|portions?:|for)\s+(?:about |up to )?${COUNT}\b(?!\s*(?:g|ml|kg|cm|mm|min|minutes|hours?|h|tacos|days?|the)\b)`,
+    'iu',
+  ),
+  new RegExp(String.raw`${COUNT}\s+(?:servings?|portions?|people|eaters|p\.)`, 'iu'),
+  new RegExp(
+    String.raw`\b(?:makes|yields?|gives|quantity)\b[^\d]{0,20}?\b${COUNT}\b(?!\s*(?:g|ml|kg|l|litres?|cups?|grams?)\b)`,
+    'iu',
+  ),
+]
 
-/** The portions that a sentence states, or null. */
+/** The portions that a sentence states, or null. "Makes 20, serves 4" is 4; "makes about 600 g" states none. */
 export function statedYield(text: string): number | null {
-  const found = YIELD.exec(text)
-  const number = Number(found?.[1] ?? found?.[2] ?? 0)
-  return number > 0 && number <= 10_000 ? number : null
+  for (const words of YIELDS) {
+    const found = words.exec(text)
+    if (found === null) continue
+    const low = NUMBER_WORDS[(found[1] ?? '').toLowerCase()] ?? Number(found[1])
+    const high = found[2] === undefined ? low : Number(found[2])
+    const number = (low + high) / 2
+    if (number > 0 && number <= 10_000) return number
+  }
+  return null
 }
 
 interface Gathered {
   name: string
   lines: string[]
-  steps: string[]
 }
 
-/** Collects lines and steps into named parts as a file is read from top to bottom. */
+/** Collects lines into named parts as a file is read from top to bottom. */
 export class PartGatherer {
   readonly parts: Gathered[] = []
   #pending = 'Main'
+
+  /** The part that a heading would name, by its place; null where none is called so. */
+  at(heading: string): number | null {
+    const found = this.parts.findIndex(({ name }) => name === partName(heading))
+    return found < 0 ? null : found
+  }
 
   heading(name: string): void {
     this.#pending = partName(name)
@@ -49,16 +86,17 @@ export class PartGatherer {
   #current(): Gathered {
     const known = this.parts.find(({ name }) => name === this.#pending)
     if (known !== undefined) return known
-    const made = { name: this.#pending, lines: [], steps: [] }
+    const made = { name: this.#pending, lines: [] }
     this.parts.push(made)
     return made
   }
 
-  line(text: string): void {
-    if (text.trim() !== '') this.#current().lines.push(text.trim())
+  /** Place of the part that lines go to now; null where it has none yet. */
+  current(): number | null {
+    return this.at(this.#pending)
   }
 
-  step(text: string): void {
-    if (text.trim() !== '') this.#current().steps.push(text.trim())
+  line(text: string): void {
+    if (text.trim() !== '') this.#current().lines.push(text.trim())
   }
 }

@@ -6,7 +6,7 @@ trimmed rinsed drained melted softened beaten toasted mashed julienned thawed de
 cored blanched finely roughly coarsely thinly freshly lightly well thickly broken cut cooled chilled warmed warm cold hot
 boiling divided heaping packed washed scrubbed picked bruised smashed pureed blended separated reserved sifted
 crosswise lengthwise rough fine loosely tightly firmly quick stripped slivered strained shelled hulled skinned bite sized chunky
-juiced zested whisked mixed dissolved prepared room temperature lukewarm tepid unpeeled unsifted hand`
+iced juiced zested whisked mixed dissolved prepared room temperature lukewarm tepid unpeeled unsifted hand`
 
 /** Words that praise or bound without changing what the food is. */
 const WEAK = `of the their its liquid a an and or in with from for each about optional organic good quality best store bought shop homemade home made

@@ -107,6 +107,8 @@ export type StepState = z.infer<typeof StepState>
 
 export const StepReading = z.strictObject({
   stepId: z.string(),
+  /** Step of the method as it was written that it belongs to, from 1; null where it was written by itself. */
+  written: z.number().nullable(),
   operation: z.string().nullable(),
   /** What it takes, with the mass of each; share of the whole, null = all that is left. */
   takes: z.array(

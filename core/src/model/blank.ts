@@ -32,6 +32,7 @@ export const blankDish = (id: string, name: string, now: string): Dish => ({
     excluded: [],
   },
   parts: [blankPart(`${id}-p1`, 'Main')],
+  written: [],
   settled: [],
   extra: {},
 })

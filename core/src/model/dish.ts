@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { Amount, OpenAmount } from './amount'
 import { Step, Way } from './method'
 import { FamilyId } from './original'
+import { Written } from './written'
 
 const id = z.string().min(1).max(64)
 const text = (most: number) => z.string().max(most, `Keep this under ${most} characters.`)
@@ -72,6 +73,8 @@ export const Dish = z.strictObject({
   }),
   aim: Aim,
   parts: z.array(Part).min(1, 'A dish has at least one part.').max(40),
+  /** The method as it was written, where it came as a whole; absent in documents of the first shape. */
+  written: z.array(Written).max(600).default([]),
   settled: z.array(Settled).max(500),
   /** Fields of an imported file that Frijol does not use: kept and written back. */
   extra: z.record(z.string(), z.json()),
@@ -90,6 +93,7 @@ export const Trial = z.strictObject({
   date: z.iso.date(),
   aim: Aim,
   parts: z.array(Part).min(1).max(40),
+  written: z.array(Written).max(600).default([]),
   /** What was really weighed, by line. */
   asMade: z.array(z.strictObject({ lineId: id, massG: z.number().min(0).max(1e6) })).max(2000),
   notes: text(20_000),

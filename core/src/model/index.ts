@@ -65,4 +65,5 @@ export {
   Way,
 } from './method'
 export { AttributeId, ATTRIBUTES, FamilyId, FAMILIES, Original } from './original'
+export { Written } from './written'
 export { fail, type Issue, ok, type Result } from './result'

@@ -150,6 +150,7 @@ export function readingOf(
   const ln = record(LN_RATIO)
   return {
     stepId: step.id,
+    written: null,
     operation: step.operation,
     takes: op.takes.map(({ kind, id, share }, index) => ({
       kind,

@@ -1,5 +1,5 @@
 import type { EquipmentKind, OperationId } from '../model'
-import { wordsOf } from '../reading'
+import { OPERATION_NAMES } from '../reading'
 
 /** What surrounds the food: it sets the heat that the core sees and what limits evaporation. */
 export type Medium =
@@ -106,7 +106,7 @@ const ROWS: readonly Row[] = [
 export const SPECS: readonly OperationSpec[] = ROWS.map(
   ([id, medium, vessel, hands, usualMin, usualC, mostMin, leastC, mostC]) => ({
     id,
-    name: wordsOf(id).name,
+    name: OPERATION_NAMES[id],
     medium,
     vessel,
     hands,

@@ -1,14 +1,16 @@
-export { proposeSteps, splitInstructions } from './instructions'
-export { LEXICON, type OperationWords, wordsOf } from './lexicon'
+export { type StepFacts } from './facts'
+export { OPERATION_NAMES } from './lexicon/operations'
 export {
-  followWords,
-  type HandChange,
-  readStep,
-  rereadStep,
-  setByHand,
-  type StepFacts,
-  stepFrom,
-} from './readStep'
+  type MethodText,
+  type PartLines,
+  proposeSteps,
+  readMethod,
+  type ReadMethod,
+  readUses,
+  splitInstructions,
+  usesOf,
+} from './method'
+export { readRecipeMethod } from './methodReader'
 export { cutSizeMm, type LineWords, piecesOfStep, refuseIn, type StepPieces, wordsOfLine } from './pieces'
+export { followWords, type HandChange, readStep, rereadStep, setByHand, stepFrom } from './readStep'
 export { statesHeat } from './stepTimes'
-export { usesOf } from './uses'

@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import { NO_SETTINGS, OPERATIONS, Step, upgradeParts } from '../model'
 import { guidanceOf, isHeating, SPECS, specOf } from '../program'
-import { operationIn } from './operationIn'
 import { followWords, readStep, rereadStep, setByHand, stepFrom } from './readStep'
 import { statesHeat } from './stepTimes'
 
-describe('operationIn', () => {
+const operationIn = (text: string) => readStep(text).operation
+
+describe('the operation of a step', () => {
   it.each([
     ['Brown the mushrooms until no steam rises', 'brown'],
     ['Add the onion and sweat for 6 minutes', 'sweat'],

@@ -1,63 +1,53 @@
-import type { OperationId, Step, StepSettings } from '../model'
-import { LEXICON } from './lexicon'
-import { masked, operationIn, TO_BOIL } from './operationIn'
-import { untilIn } from './stepEnds'
-import { settingsIn } from './stepSettings'
-import { durationsIn, temperatureIn } from './stepTimes'
+import { NO_SETTINGS, type OperationId, type Step, type StepSettings } from '../model'
+import { doingsIn, type DoingText } from './doings'
+import { factsOf, type StepFacts } from './facts'
+import { OPERATION_NAMES } from './lexicon/operations'
+import { refined } from './refine'
+import { asOne, NOTHING_TAKEN } from './walk'
 
-/** What a step's words say of how it is done. */
-export type StepFacts = Pick<Step, 'operation' | 'durationMin' | 'tempC' | 'until' | 'settings'>
+/** A step that is no more than an operation's name, with or without a heat: "Pulse.", "Steam at 100 °C." */
+const BY_NAME: ReadonlyMap<string, OperationId> = new Map(
+  (Object.entries(OPERATION_NAMES) as [OperationId, string][]).map(([id, name]) => [name.toLowerCase(), id]),
+)
+const NAME_END = /(?:\s+at\s+-?\d+\s*°?\s*C)?\s*\.?\s*$/i
 
-const BOILING_C = 99
-const SIMMERING_C = 95
+const DRAINED_AFTER: ReadonlySet<OperationId> = new Set([
+  'soak',
+  'boil',
+  'simmer',
+  'pressure-cook',
+  'hydrate',
+  'absorb',
+])
 
-/** Times said of something else than the step's own operation: "soaked 4 hours", "turn every 5 minutes". */
-const NOT_ITS_TIME =
-  /\b(?:every|each|after|soaked|stir(?:red|ring)? (?:at|after)|turn(?:ed|ing)? (?:at|after)|for the last|within)\s+(?:the first\s+)?$/i
+/** "Boil 30 minutes, then drain" pours the pot off at the end; "drain the beans and boil them" does not. */
+const isDrainedAfter = (text: string, main: DoingText): boolean =>
+  doingsIn(text).some(
+    ({ operation, from }) => (operation === 'drain' || operation === 'strain') && from > main.from,
+  )
 
 /**
  * Reads one step: what is done, for how long, how hot, until when, and in what.
  *
- * @param text words of a cook; a recipe's sentence or a short note like "roast 200C fan 25 min, single layer"
+ * @param text words of a cook; a recipe's sentence or a short note like "roast 200C fan 25 min, single layer". Of several
+ *   doings the one that changes the food most is meant.
  * @returns every field null that the words do not state; times in min (the middle of a range), temperatures in C
  */
 export function readStep(text: string): StepFacts {
-  const operation = operationIn(text)
-  const times = durationsIn(text).filter(({ at }) => !NOT_ITS_TIME.test(text.slice(Math.max(0, at - 28), at)))
-  return {
-    operation,
-    durationMin: mainTime(text, operation, times),
-    tempC: temperatureIn(text) ?? (operation === 'heat' ? toBoilC(text) : steepC(text, operation)),
-    until: untilIn(text, operation),
-    settings: settingsIn(text, operation),
-  }
-}
-
-/** Water that is poured on hot cools in the bowl. @source practice */
-const STEEPED_BOILING_C = 85
-const STEEPED_HOT_C = 65
-function steepC(text: string, operation: OperationId | null): number | null {
-  if (operation !== 'soak' && operation !== 'hydrate' && operation !== 'infuse') return null
-  if (/\b(?:just[- ])?boil(?:ing|ed) (?:hot )?(?:water|stock|broth)\b/i.test(text)) return STEEPED_BOILING_C
-  return /\bhot (?:water|stock|broth|liquid)\b/i.test(text) ? STEEPED_HOT_C : null
-}
-
-function toBoilC(text: string): number | null {
-  const found = TO_BOIL.exec(text)
-  return found === null ? null : found[1]?.toLowerCase() === 'boil' ? BOILING_C : SIMMERING_C
-}
-
-/** Of several times, the one that stands after the operation's own word, before another is named. */
-function mainTime(
-  text: string,
-  operation: OperationId | null,
-  times: readonly { minutes: number; at: number }[],
-): number | null {
-  const [first] = times
-  if (first === undefined) return null
-  const words = LEXICON.find(({ id }) => id === operation)?.words
-  const at = words === undefined ? 0 : Math.max(0, masked(text).search(words))
-  return (times.find((time) => time.at > at) ?? first).minutes
+  const named = BY_NAME.get(text.replace(NAME_END, '').trim().toLowerCase())
+  const doing = asOne(text)
+  if (doing === null)
+    return { operation: null, durationMin: null, tempC: null, until: null, settings: NO_SETTINGS }
+  // Words that only name things tell of no doing by themselves.
+  const isFragment =
+    doing.main.verb === null &&
+    doing.operation === 'mix' &&
+    !/\b(?:in|into|over|on top|with)\b|\+/iu.test(text)
+  const read = isFragment || doing.operation === null ? null : refined(doing, NOTHING_TAKEN, null, null)
+  const operation = named ?? read
+  const facts = factsOf(doing, operation)
+  const isDrained = operation !== null && DRAINED_AFTER.has(operation) && isDrainedAfter(text, doing)
+  return isDrained ? { ...facts, settings: { ...facts.settings, isDrained: true } } : facts
 }
 
 /** A step read anew from its words; what was set by hand stays. */

@@ -1,5 +1,4 @@
 import { type Form, NO_SETTINGS, type OperationId, type StepSettings } from '../model'
-import { isDrainedAfter } from './operationIn'
 import { valueOf } from './stepTimes'
 
 const FORMS: readonly (readonly [RegExp, Form])[] = [
@@ -89,6 +88,6 @@ export function settingsIn(text: string, operation: OperationId | null): StepSet
             count: Math.min(60, Math.max(1, valueOf(additions[1], undefined) ?? 4)),
             massG: Math.min(5000, Number(additions[2] ?? additions[3] ?? 20) || 20),
           },
-    isDrained: isDrainedAfter(text, operation) ? true : null,
+    isDrained: null,
   }
 }

@@ -45,7 +45,9 @@ const UNIT_MIN: Readonly<Record<string, number>> = { s: 1 / 60, m: 1, h: 60, d: 
 const perUnit = (unit: string): number => UNIT_MIN[unit.charAt(0).toLowerCase()] ?? 1
 
 /** Durations that a text states, in min; the middle of a range. */
-export function durationsIn(text: string): { readonly minutes: number; readonly at: number }[] {
+export function durationsIn(
+  text: string,
+): { readonly minutes: number; readonly at: number; readonly end: number }[] {
   const found: { minutes: number; at: number; end: number }[] = []
   for (const match of text.matchAll(DURATION)) {
     const low = valueOf(match[1], match[2])
@@ -67,9 +69,17 @@ export function durationsIn(text: string): { readonly minutes: number; readonly 
       last.end = match.index + match[0].length
     } else found.push({ minutes, at: match.index, end: match.index + match[0].length })
   }
+  const half = /\b(?:a|an|one) (minute|hour) and a half\b/iu.exec(text)
+  if (half !== null) {
+    const last = found.find(({ at }) => at === half.index)
+    if (last !== undefined) {
+      last.minutes *= 1.5
+      last.end = half.index + half[0].length
+    }
+  }
   const overnight = /\bover-?night\b/i.exec(text)
   if (overnight !== null) found.push({ minutes: OVERNIGHT_MIN, at: overnight.index, end: overnight.index })
-  return found.map(({ minutes, at }) => ({ minutes: Math.min(MOST_MIN, minutes), at }))
+  return found.map(({ minutes, at, end }) => ({ minutes: Math.min(MOST_MIN, minutes), at, end }))
 }
 
 const CELSIUS = /(-?\d{1,4})(?:\s*(?:-|–|to)\s*(\d{2,3}))?\s*(?:°|º|degrees?|deg)?\s*C\b(?!up)/

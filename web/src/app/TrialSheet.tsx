@@ -90,7 +90,7 @@ function TrialList({ onDone }: { onDone: () => void }) {
               tone="quiet"
               className="ml-auto"
               onClick={() => {
-                run(commands.takeUpTrial(trial.parts, trial.number))
+                run(commands.takeUpTrial(trial, trial.number))
                 toast(`Trial ${trial.number} is taken up again. Undo with U.`)
                 onDone()
               }}

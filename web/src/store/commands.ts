@@ -1,4 +1,4 @@
-import type { Aim, Dish, FormulaLine, Ingredient, Original, Part, StepUse } from '@frijol/core/model'
+import type { Aim, Dish, FormulaLine, Ingredient, Original, Part, StepUse, Trial } from '@frijol/core/model'
 import { blankPart } from '@frijol/core/model'
 import type { Draft } from 'immer'
 import { newId } from './ids'
@@ -147,10 +147,14 @@ export const startNextTrial = (number: number, fromNumber: number): Command => (
 })
 
 /** Takes an earlier trial's formula up again. */
-export const takeUpTrial = (parts: readonly Part[], fromNumber: number): Command => ({
+export const takeUpTrial = (
+  { parts, written }: Pick<Trial, 'parts' | 'written'>,
+  fromNumber: number,
+): Command => ({
   label: `take up trial ${fromNumber}`,
   apply: (dish) => {
     dish.parts = structuredClone(parts) as Draft<Part>[]
+    dish.written = structuredClone(written) as Draft<Trial['written']>
     dish.trial.fromNumber = fromNumber
   },
 })

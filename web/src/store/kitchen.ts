@@ -1,7 +1,7 @@
 import type { ReadContext } from '@frijol/core/interchange'
 import { indexFoods, type LineReader } from '@frijol/core/measure'
 import { defaultKitchen, type Ingredient, type Kitchen, type Library } from '@frijol/core/model'
-import { stepFrom } from '@frijol/core/reading'
+import { readRecipeMethod, stepFrom } from '@frijol/core/reading'
 import { create } from 'zustand'
 import { readKitchen, saveKitchen } from '../data'
 import { newId, nowIso } from './ids'
@@ -64,4 +64,5 @@ export const readContext = (): ReadContext => ({
   newId,
   now: nowIso(),
   readStep: stepFrom,
+  readMethod: readRecipeMethod,
 })

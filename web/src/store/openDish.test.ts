@@ -167,7 +167,7 @@ it('keeps a trial frozen and goes on as the next', async () => {
   run(commands.removeLine(partId(), lines()[0]?.id ?? ''))
   const [kept] = await readTrials(state().dish?.id ?? '')
   expect(kept?.parts[0]?.lines).toHaveLength(1)
-  run(commands.takeUpTrial(kept?.parts ?? [], 1))
+  run(commands.takeUpTrial({ parts: kept?.parts ?? [], written: [] }, 1))
   expect(lines()).toHaveLength(1)
 })
 

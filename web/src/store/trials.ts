@@ -36,6 +36,7 @@ export async function keepTrial(state: Trial['state'], notes: string, decision: 
     date: nowIso().slice(0, 10),
     aim: dish.aim,
     parts: dish.parts,
+    written: dish.written,
     asMade: [],
     notes,
     decision,

@@ -1,8 +1,9 @@
+import { resolveLines } from '@frijol/core/composition'
 import type { Part } from '@frijol/core/model'
 import { specOf } from '@frijol/core/program'
 import { proposeSteps } from '@frijol/core/reading'
 import { useMemo, useState } from 'react'
-import { methodCommands, newId, run, useProposedPart } from '../../store'
+import { methodCommands, newId, run, useKitchenStore, useLibrary, useProposedPart } from '../../store'
 import { Button, Field, Sheet, TextArea } from '../../ui'
 import { factsOf, spoken, takenWords } from './format'
 
@@ -16,7 +17,10 @@ export interface PasteStepsProps {
 export function PasteSteps({ part, initial, onClose }: PasteStepsProps) {
   const [text, setText] = useState(initial)
   const [left, setLeft] = useState<ReadonlySet<number>>(new Set())
-  const all = useMemo(() => proposeSteps(text, newId), [text])
+  const kitchen = useKitchenStore((state) => state.kitchen)
+  const library = useLibrary()
+  const lines = useMemo(() => resolveLines(part, library, kitchen), [part, library, kitchen])
+  const all = useMemo(() => proposeSteps(text, newId, { part, lines }, kitchen), [text, part, lines, kitchen])
   const steps = useMemo(() => all.filter((_step, at) => !left.has(at)), [all, left])
   const reading = useProposedPart(part.id, steps.length === 0 ? null : steps)
   const hasOld = part.steps.length > 0

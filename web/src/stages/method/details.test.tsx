@@ -9,6 +9,7 @@ import { Additions, SettingField, SETTINGS } from './SettingField'
 import { weighedWords } from './Weighing'
 
 const reading = (known: Partial<StepReading> = {}): StepReading => ({
+  written: null,
   stepId: 's',
   operation: 'roast',
   takes: [{ kind: 'step', id: 'a', name: 'step 1', share: null, massG: 300 }],

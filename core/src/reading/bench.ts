@@ -1,0 +1,110 @@
+import type { FoodClass, OperationId } from '../model'
+import { PIECE_WORDS, PRODUCTS } from './lexicon/things'
+import { stemsOf } from './tokens'
+
+/** What a doing made, while it lies on the bench. */
+export interface Lot {
+  readonly stepId: string
+  readonly part: number
+  readonly operation: OperationId | null
+  /** Lines that are in it. */
+  readonly holds: ReadonlySet<string>
+  /** What it may be called. */
+  readonly words: ReadonlySet<string>
+  readonly classes: ReadonlySet<FoodClass>
+  /** Taken off the heat or out of the pan: what comes next does not join it unasked. */
+  isAside: boolean
+  /** Fat, with no more than spices in it: what is fried next is fried in it. */
+  readonly isFatBase: boolean
+  /** It lies in water that is not listed, or in a listed liquid. */
+  readonly isInWater: boolean
+  /** What was poured off and kept. */
+  readonly isSide: boolean
+  left: number
+  readonly order: number
+}
+
+const INTO =
+  /\b(?:(?:in)?to|as|make|makes|form|you (?:have|get)|until it is|cut|shape) (?:a |an |the )?((?:[\p{L}-]+ ){0,4}?[\p{L}-]+)(?=[,.;:]|$| (?:and|with|in|on|that|until|for|about|over|of)\b)/giu
+
+const CUT_COUNT =
+  /\b(?:cut|make|form|slice|shape|roll|pull|divide)\b[^.;]{0,24}?\b(?:\d+|two|three|four|six|eight|ten|twelve|a|an|into|out)\s+((?:[\p{L}-]+\s*){1,3})/giu
+const SMALL = new Set(
+  'the and for with all its two six ten out off hot cold low high boil simmer minute hour side half end top each one any own sure'.split(
+    ' ',
+  ),
+)
+
+/** What a doing's lot may be called, by what was done and what the words say it became. */
+export function wordsFor(operation: OperationId | null, text: string): Set<string> {
+  const words = new Set<string>(operation === null ? [] : stemsOf(PRODUCTS[operation] ?? ''))
+  for (const match of text.matchAll(CUT_COUNT))
+    for (const word of stemsOf(match[1] ?? '')) if (PIECE_WORDS.has(word)) words.add(word)
+  for (const match of text.matchAll(INTO))
+    for (const word of stemsOf(match[1] ?? '')) if (word.length > 2 && !SMALL.has(word)) words.add(word)
+  return words
+}
+
+/** Follows what is still unused and which lots are live, from the first doing to the last. */
+export class Bench {
+  readonly #left = new Map<string, number>()
+  lots: Lot[] = []
+  /** Lots that were taken up, by the lot that holds them now. */
+  readonly #into = new Map<Lot, Lot>()
+  #order = 0
+
+  left(id: string): number {
+    return this.#left.get(id) ?? 1
+  }
+
+  take(id: string, share: number | null): void {
+    this.#left.set(id, share === null ? 0 : Math.max(0, this.left(id) - share))
+  }
+
+  /** The lot in hand: the last that was made, of a part where one is given. */
+  inHand(part: number | null): Lot | null {
+    return this.lots.filter((lot) => !lot.isSide && (part === null || lot.part === part)).at(-1) ?? null
+  }
+
+  holding(id: string): Lot[] {
+    return this.lots.filter((lot) => !lot.isSide && lot.holds.has(id))
+  }
+
+  sides(): Lot[] {
+    return this.lots.filter((lot) => lot.isSide)
+  }
+
+  /** The live lot that one was taken up into. */
+  now(lot: Lot): Lot {
+    let at = lot
+    for (let next = this.#into.get(at); next !== undefined; next = this.#into.get(at)) at = next
+    return at
+  }
+  gone(): Lot[] {
+    return [...this.#into.keys()]
+  }
+
+  /** Takes a lot off again that was none: what it took up lies there as before, put aside where it was. */
+  undo(made: Lot, taken: readonly Lot[]): void {
+    this.lots = this.lots.filter((one) => one !== made)
+    for (const lot of taken) {
+      this.#into.delete(lot)
+      if (!this.lots.includes(lot)) this.lots.push(lot)
+      lot.isAside = made.isAside
+    }
+  }
+
+  put(lot: Omit<Lot, 'order' | 'left'>, taken: readonly { lot: Lot; share: number | null }[]): Lot {
+    const made: Lot = { ...lot, left: 1, order: (this.#order += 1) }
+    for (const { lot: from, share } of taken) {
+      if (share !== null && share < from.left - 1e-6) {
+        from.left -= share
+        continue
+      }
+      this.lots = this.lots.filter((one) => one !== from)
+      this.#into.set(from, made)
+    }
+    this.lots.push(made)
+    return made
+  }
+}

@@ -1,0 +1,352 @@
+import { ADVERBS, CONNECTIVES, DETERMINERS, PREPOSITIONS, SUBJECTS } from './lexicon/particles'
+import { type FoundVerb, type Verb, verbOf } from './lexicon/verbs'
+import { sentencesIn } from './sentences'
+import { type Span, type Subordinate, subordinatesOf, without } from './subordinates'
+import { type Token, tokensOf } from './tokens'
+
+/** A verb with its words, or words without a verb that name foods or times. */
+export interface Clause extends Span {
+  readonly verb: Verb | null
+  readonly verbFrom: number
+  readonly verbTo: number
+  /** Sentence of the text, from 0. */
+  readonly sentence: number
+  /** It follows the one before with "and" and nothing between: they share an object. */
+  readonly isJoined: boolean
+  /** It holds only where a condition does. */
+  readonly isOptional: boolean
+  /** It tells something; nobody is told to do it. */
+  readonly isRemark: boolean
+}
+
+/** A text cut into clauses, with the words of each that name nothing blanked. */
+export interface Parsed {
+  readonly text: string
+  /** Subordinates blanked, mark for mark. */
+  readonly bare: string
+  readonly subordinates: readonly Subordinate[]
+  readonly clauses: readonly Clause[]
+}
+
+/** Foods and things of the kitchen that are verbs as well: only an object after them tells. */
+const STRICT = new Set(
+  'oil butter salt flour water rice stone pod shell skin batter cream brine core zest husk stem pickle crown finish form top mould mold coat glaze line season bread pulse age paste'.split(
+    ' ',
+  ),
+)
+/** They are adjectives or nouns before another noun: "brown sauce", "roast dinner". */
+const SOFT = new Set([
+  'brown',
+  'toast',
+  'roast',
+  'grill',
+  'colour',
+  'color',
+  'steam',
+  'batch',
+  'rest',
+  'stir',
+])
+const COMPOUNDS = new Set(
+  'dry-roast dry-fry stir-fry deep-fry pan-fry shallow-fry air-fry pressure-cook par-boil pre-soak pre-heat char-grill top-and-tail'.split(
+    ' ',
+  ),
+)
+
+const isQuantity = (token: Token | undefined): boolean =>
+  token !== undefined && (token.kind === 'number' || DETERMINERS.has(token.text))
+
+interface At {
+  readonly tokens: readonly Token[]
+  readonly index: number
+  readonly length: number
+}
+const isAdverb = (word: string): boolean => ADVERBS.has(word) || (word.endsWith('ly') && word.length > 5)
+const before = ({ tokens, index }: At): Token | undefined => {
+  let at = index - 1
+  while (at >= 0 && tokens[at]?.kind === 'word' && isAdverb(tokens[at]?.text ?? '')) at -= 1
+  return tokens[at]
+}
+const after = ({ tokens, index, length }: At): Token | undefined => tokens[index + length]
+
+/** Whether a word that is also a noun is a verb here, by what follows it. */
+function isFollowedAsVerb(at: At, word: string, isFirst: boolean): boolean {
+  const next = after(at)
+  if (STRICT.has(word) && !(isFirst && /^(?:season|pulse|top|finish|form|coat|glaze|crown)$/.test(word)))
+    return (
+      (isQuantity(next) && next?.text !== 'in') ||
+      (/^(?:well|generously|to)$/.test(next?.text ?? '') && /^(?:season|finish|top)$/.test(word))
+    )
+  if (next === undefined || next.kind === 'mark') return true
+  if (SOFT.has(word) && !isFirst)
+    return (
+      isQuantity(next) ||
+      PREPOSITIONS.has(next.text) ||
+      next.text.endsWith('ly') ||
+      /^(?:un)?covered$/.test(next.text)
+    )
+  if (next.text === 'of') return false
+  if (CONNECTIVES.has(next.text))
+    return isFirst || verbOf(at.tokens[at.index + at.length + 1]?.text ?? '') !== null
+  return (
+    isFirst ||
+    isQuantity(next) ||
+    PREPOSITIONS.has(next.text) ||
+    next.text.endsWith('ly') ||
+    verbOf(next.text) === null
+  )
+}
+
+const PREPOSITION_FIRST =
+  /^(?:in|into|on|onto|with|from|over|to|for|using|under|at|by|back|meanwhile|now|through|after)$/
+
+/** Whether the words before a verb are a phrase that may open an order: "In a jug beat …". */
+function isAfterPhrase(at: At, sentenceStart: number): boolean {
+  const first = at.tokens[sentenceStart]
+  const last = at.tokens[at.index - 1]
+  if (first === undefined || last === undefined || !PREPOSITION_FIRST.test(first.text)) return false
+  if (DETERMINERS.has(last.text) || PREPOSITIONS.has(last.text)) return false
+  return (
+    !at.tokens.slice(sentenceStart, at.index).some(({ text }) => /[,;:]/.test(text)) && isQuantity(after(at))
+  )
+}
+
+/** The verb that stands at a token in the place of a verb, or null. */
+function verbAt(at: At, sentenceStart: number, isPast: boolean): FoundVerb | null {
+  const word = at.tokens
+    .slice(at.index, at.index + at.length)
+    .map(({ text }) => text)
+    .join('-')
+  const found = verbOf(word)
+  if (found === null) return null
+  const previous = before(at)
+  const isFirst =
+    at.index === sentenceStart ||
+    (previous !== undefined && at.index > sentenceStart ? /[.;:!?–—]/.test(previous.text) : true)
+  const isOpen =
+    isFirst || previous === undefined || previous.kind === 'mark' || CONNECTIVES.has(previous.text)
+  const isSubject = previous !== undefined && SUBJECTS.has(previous.text)
+  const { form, verb } = found
+  if (form === 'bare' || word === 'goes') {
+    // "In go the herbs".
+    if (/^go(?:es)?$/.test(word) && previous?.text === 'in' && isQuantity(after(at))) return found
+  }
+  if (form === 'bare') {
+    if (isSubject) return found
+    if (isOpen) return !verb.isNoun || isFollowedAsVerb(at, verb.word, isFirst) ? found : null
+    return isAfterPhrase(at, sentenceStart) ? found : null
+  }
+  if (form === 'gerund')
+    return previous?.text === 'by' && /^(?:start|begin)/.test(at.tokens[at.index - 2]?.text ?? '')
+      ? found
+      : null
+  if (form === 'past') return isSubject || (isPast && isOpen) ? found : null
+  return isThird(previous, at, sentenceStart) &&
+    (verb.kind !== 'do' ||
+      previous?.text === 'and' ||
+      TIME_AFTER.test(
+        at.tokens
+          .slice(at.index + 1)
+          .map(({ text }) => text)
+          .join(' '),
+      ) ||
+      sentenceStart === at.index - 1)
+    ? found
+    : null
+}
+
+/** What tells an order in the third person from a remark: a time, an end. */
+const TIME_AFTER = /^[^.;]{0,60}\b(?:\d+|half|quarter|hour|hours|minutes?|min|until|till|overnight)\b/u
+const THIRD_AFTER = new Set([
+  'it',
+  'that',
+  'this',
+  'everything',
+  'lot',
+  'mixture',
+  'all',
+  'he',
+  'she',
+  'dough',
+])
+/** "It sits for an hour", "everything goes in and simmers". */
+function isThird(previous: Token | undefined, { tokens, index }: At, sentenceStart: number): boolean {
+  if (previous === undefined) return false
+  if (THIRD_AFTER.has(previous.text)) return true
+  const hasThird = tokens.slice(sentenceStart, index).some(({ text }) => verbOf(text)?.form === 'third')
+  if (previous.text === 'and') return hasThird
+  return (
+    previous.kind === 'word' &&
+    /^(?:goes|gets)$/.test(tokens[index]?.text ?? '') &&
+    !DETERMINERS.has(previous.text)
+  )
+}
+
+const REMARK =
+  /^(?!(?:\w+,? ){0,3}(?:i|we|you)\b)[^,;:.!?]{1,60}?\b(?:should|will|must|may|might|can|could|is|are|was|were|has|have|wants?|looks?|becomes?|turns?|travels?|freezes?|keeps?|lasts?|needs?|makes?|does|foams?|relaxes|it'll|they'll|that's|mustn't|don't|doesn't|isn't|aren't|won't|drinks?|takes?|deserves?|feels?|tastes?|smells?)\b/iu
+const SHOULD = /^(?:should|must|ought|want|it['’]ll|they['’]ll)\b/iu
+const NO_ORDER =
+  /^(?:do not|don't|never|no|avoid|be careful|take care|mind|remember|nb|serves?\b|enjoy)\b|^(?:tip|note|storage)s?\s*[:.–—-]/iu
+
+const FORBIDS = /\b(?:do not|don['’]t|never|nor|no need to)\s*(?:\w+\s+)?$/iu
+
+interface Cut {
+  readonly found: FoundVerb
+  /** Where its clause begins: at the verb, or at the subject of a third person. */
+  readonly start: number
+  readonly at: Token
+  readonly to: number
+}
+
+/** Verbs of a sentence that open a clause. */
+function cutsIn(bare: string, { from, to }: Span): Cut[] {
+  const tokens = tokensOf(bare.slice(from, to))
+  const cuts: Cut[] = []
+  const isPast = tokens.some(
+    ({ text }, index) => verbOf(text)?.form === 'past' && SUBJECTS.has(tokens[index - 1]?.text ?? ''),
+  )
+  for (let index = 0; index < tokens.length; index += 1) {
+    const token = tokens[index]
+    if (token?.kind !== 'word') continue
+    const pair = `${token.text}-${tokens[index + 1]?.text ?? ''}`
+    const length = COMPOUNDS.has(pair) ? 2 : 1
+    const found = verbAt({ tokens, index, length }, firstWord(tokens), isPast)
+    if (found === null) continue
+    const last = tokens[index + length - 1] ?? token
+    let first = index
+    if (found.form === 'third')
+      while (
+        first > 0 &&
+        tokens[first - 1]?.kind === 'word' &&
+        !CONNECTIVES.has(tokens[first - 1]?.text ?? '')
+      )
+        first -= 1
+    cuts.push({
+      found,
+      start: (tokens[first]?.at ?? token.at) + from,
+      at: { ...token, at: token.at + from, end: token.end + from },
+      to: last.end + from,
+    })
+    index += length - 1
+  }
+  return cuts
+}
+const firstWord = (tokens: readonly Token[]): number => {
+  let at = 0
+  // "Day 3 Work in the miso".
+  if (tokens[0]?.text === 'day' && tokens[1]?.kind === 'number')
+    at = /^onwards?$/.test(tokens[2]?.text ?? '') ? 3 : 2
+  while (at < tokens.length && (tokens[at]?.kind === 'mark' || isAdverb(tokens[at]?.text ?? ''))) at += 1
+  return Math.min(at, Math.max(0, tokens.length - 1))
+}
+
+const LINK =
+  /(?:[\s,;:–—.]|\b(?:and|then|or|but|so|plus|i|we|you|they|just|also|now|next|finally|meanwhile|again|gently|slowly|carefully|quickly|immediately|lightly|first)\b)+$/iu
+
+const SUBJECT_LAST = /\b(?:i|we)\s*$/iu
+const firstOf = (words: string): string => /\p{L}+/u.exec(words)?.[0].toLowerCase() ?? ''
+
+/** Where a fragment that names a time ends before the verb: "Cumin in hot oil 30 s, leek, sweat". */
+const TIMED =
+  /\b\d+(?:[.,]\d+)?\s*(?:-\s*\d+\s*)?(?:s|secs?|seconds?|min|mins|minutes?|h|hrs?|hours?)\b[^,;]*[,;]/giu
+
+function clausesOf(
+  text: string,
+  bare: string,
+  sentence: Span,
+  number: number,
+  subordinates: readonly Subordinate[],
+): Clause[] {
+  const cuts = cutsIn(bare, sentence)
+  const words = text.slice(sentence.from, sentence.to)
+  const isOptional = (from: number, to: number): boolean =>
+    subordinates.some(
+      (one) =>
+        one.kind === 'condition' &&
+        one.from >= sentence.from &&
+        one.from < to &&
+        (one.to > from || /^[\s,:]*$/u.test(text.slice(one.to, from))),
+    )
+  const hasOrder = cuts[0] !== undefined && cuts[0].at.at - sentence.from < 2
+  const isRemark =
+    !hasOrder &&
+    (REMARK.test(bare.slice(sentence.from, sentence.to).trim()) ||
+      NO_ORDER.test(words) ||
+      (SHOULD.test(words) && !/^should (?:it|they|the)\b/iu.test(words)))
+  const clauses: Clause[] = []
+  let from = sentence.from
+  const push = (to: number, cut: Cut | null, isJoined: boolean, remark: boolean): void => {
+    if (text.slice(from, to).replace(/[\s,;:.]/gu, '') === '') return
+    clauses.push({
+      from,
+      to,
+      verb: cut?.found.verb ?? null,
+      verbFrom: cut?.at.at ?? from,
+      verbTo: cut?.to ?? from,
+      sentence: number,
+      isJoined,
+      isOptional: isOptional(from, to),
+      isRemark: remark,
+    })
+  }
+  cuts.forEach((cut, index) => {
+    const next = cuts[index + 1]
+    if (index === 0) {
+      TIMED.lastIndex = 0
+      const lead = bare.slice(from, cut.at.at)
+      const timed = TIMED.exec(lead)
+      const colon = lead.lastIndexOf(':')
+      if (isRemark) {
+        push(cut.at.at, null, false, true)
+        from = cut.start
+      } else if (
+        SUBJECT_LAST.test(lead) &&
+        /\p{L}{3}[\s\S]*\b(?:and|then)\s+(?:i|we)\s*$/iu.test(lead) &&
+        !PREPOSITION_FIRST.test(firstOf(lead))
+      ) {
+        const end = from + (/(?:,?\s*\b(?:and|then)\s+(?:i|we)\s*)$/iu.exec(lead)?.index ?? 0)
+        push(end, null, false, false)
+        from = cut.at.at
+      } else if (timed !== null && colon < 0) {
+        const end = from + timed.index + timed[0].length - 1
+        push(end, null, false, false)
+        from = end + 1
+      }
+    }
+    const gap = bare.slice(cut.to, next?.start ?? sentence.to)
+    const link = next === undefined ? null : LINK.exec(gap)
+    const to = next === undefined ? sentence.to : link === null ? next.start : cut.to + link.index
+    const previous = cuts[index - 1]
+    const isJoined =
+      previous !== undefined && /^\s*(?:,\s*)?(?:and|&|then)?\s*$/iu.test(bare.slice(previous.to, cut.at.at))
+    push(
+      Math.max(to, cut.to),
+      cut,
+      isJoined,
+      FORBIDS.test(text.slice(Math.max(sentence.from, cut.at.at - 12), cut.at.at)) ||
+        NO_ORDER.test(text.slice(from, to)) ||
+        (isRemark && index === 0 && cut.at.at === sentence.from),
+    )
+    from = next === undefined ? sentence.to : Math.max(next.start, cut.to)
+  })
+  if (cuts.length === 0) push(sentence.to, null, false, isRemark)
+  return clauses
+}
+
+const parsed = new Map<string, Parsed>()
+const MOST_PARSED = 4000
+
+/** A text of instructions cut into its clauses. Kept by its words: reading happens when they change. */
+export function parse(text: string): Parsed {
+  const known = parsed.get(text)
+  if (known !== undefined) return known
+  const subordinates = subordinatesOf(text)
+  const bare = without(text, subordinates)
+  const clauses = sentencesIn(text).flatMap((sentence, number) =>
+    clausesOf(text, bare, sentence, number, subordinates),
+  )
+  const made = { text, bare, subordinates, clauses }
+  if (parsed.size >= MOST_PARSED) parsed.clear()
+  parsed.set(text, made)
+  return made
+}

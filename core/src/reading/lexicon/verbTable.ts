@@ -1,0 +1,274 @@
+/** Phrases that stand in several senses, by the name in braces. */
+export const PHRASES: Readonly<Record<string, string>> = {
+  cold: String.raw`\b(?:fridge|refrigerator|icebox|cold place|coolest)\b`,
+  oven: String.raw`\b(?:oven|air[- ]?fryer)\b`,
+  coats: String.raw`\b(?:(?:in|with|through|into|on) (?:the |a little |some |plenty of |remaining |rest of the |seasoned )*(?:\w+ ){0,3}(?:crumbs?|breadcrumbs?|panko|flour|cornflour|cornstarch|starch|semolina|batter|glaze|cornmeal|polenta))\b`,
+}
+
+/** What letting food lie does, by the words beside it. */
+export const RESTS = String.raw`
+  chill {cold}
+  cool \b(?:to|until|till|get|until it is|until they are)\b[^.;]{0,20}\b(?:cool|cold|hand-?warm|room temperature|no longer (?:warm|hot|steaming)|lukewarm)\b|\buntil cold\b
+  drain \bto (?:drain|drip)\b|\bin a (?:sieve|colander)\b|\bhang
+  soak \bto (?:soak)\b
+  marinate \bto (?:marinate|marinade)\b
+  infuse \bto (?:infuse|steep)\b
+  chill \bto (?:chill|firm up in)\b
+  freeze-thaw \bto (?:thaw|defrost)\b
+  simmer \bto (?:bubble|simmer|tick|blip|cook)\b
+  culture \b(?:sour|tang|ferment|culture|airing)\w*\b
+  rest
+`
+
+/**
+ * Verbs of the kitchen and what they do. A row names verbs; in brackets what they are: "put" brings foods in, "let" lets
+ * another verb happen, "give" gives time, "none" is no doing; "joins" puts what it names to what is in hand; "noun" is a
+ * food, a thing or an adjective as well. After "=" or below stand the operations, each with the words beside it that make
+ * it so; the first that fits counts, "none" is no operation. Lines that begin with "+" go on with the verbs above.
+ * @source practice
+ */
+export const VERB_TABLE = String.raw`
+soak presoak pre-soak
+  desalt \b(?:out|away) the salt\b
+  soak
+hydrate rehydrate reconstitute = hydrate
+bloom
+  toast \b(?:oil|fat|butter|spices?|pan)\b
+  hydrate
+rinse swill = rinse
+desalt = desalt
+wash
+  wash-gluten \b(?:dough|gluten|starch)\b
+  rinse
+drain = drain
+decant = drain
+strain sieve filter [noun] = strain
+press [noun]
+  none ^\s*(?:well|hard|down)?\s*[.,;]?\s*$
+  shape ^(?:\s*(?:it|them|this|the [\w ]{1,30}?|both|in|half|down))?[^,.;]*?\b(?:together|flat|into|onto|down into|in half|in the (?:tin|dish|mould)|over the base|out to)\b(?! a tin lid)
+  press
+weigh
+  press \bdown\b
+  none
+squeeze wring
+  mix ^\s*(?:in|over)\b|\b(?:lemon|lime|orange)s?\b[^.;]*\b(?:over|in|into)\b
+  squeeze
+trim peel core stem stone pit hull deseed de-seed skin shell destem de-stem top-and-tail husk pod [noun] = trim
+pick
+  none \b(?:over|out)\b
+  trim
+chop dice slice cut shred tear mince cube halve quarter carve crack snip julienne split flake bash chunk
++ sliver spiralise spiralize [noun]
+  shape \b(?:pastry|dough)\b
+  trim \boff\b[^.;]{0,20}\b(?:stems?|ends?|tops?|roots?|stalks?)\b
+  none \ba (?:cross|slit|hole|vent)|\bthe heat\b
+  chop
+break
+  chop \b(?:up|apart|into|down)\b
+  none
+pull
+  chop \b(?:apart|into (?:shreds|strands|pieces|strips))\b
+  none \b(?:off|from|out)\b
+  shape
+grate coarsely-grate = grate
+zest [noun] = grate
+pulse [noun] = rice
+rice [noun] = rice
+crumble [noun] = mash
+mash crush squash mush smash muddle [noun] = mash
+pound [noun] = mash
+blend liquidise liquidize blitz whizz whiz buzz puree purée zap [noun] = blend
+process [noun]
+  rice \bcrumbs?\b
+  blend
+grind mill
+  blend \b(?:paste|batter|smooth|water|wet|pur[eé]e)\b
+  rice
+run
+  blend \b(?:blender|processor|machine|motor|until|till|smooth)\b|^\s*(?:for )?(?:\d|two|three|a minute)
+  none
+mix combine stir fold whisk beat work cream blend-in incorporate marry [noun]
+  shape ^\s*(?:it |them )?(?:over|in half)\b
+  whip \b(?:peaks?|foam|stiff|fluffy|frothy|doubled)\b|\bholds? (?:its|a) shape\b
+  none ^\s*(?:now and|occasionally|often|from time|once\b|twice\b)[^,.;]*$
+  knead \b(?:into a (?:firm |stiff |smooth )?dough) and knead\b
+  mix
+toss [noun]
+  coat {coats}
+  shallow-fry \b(?:high|fierce) (?:heat|flame)\b
+  mix
+season [joins noun] = mix
+salt [noun] = mix
+sprinkle scatter sow strew dot crown garnish finish dress [joins noun] = mix
+slake dissolve disperse = mix
+loosen thin moisten lighten enrich sharpen balance deepen bind [joins noun] = mix
+rub massage
+  trim \b(?:off|skins?)\b
+  coat \b(?:all over|over|onto|with (?!your|the (?:tips|fingers|hands))|into (?:the )?(?:cubes|shreds|strips|pieces|tofu|slices|slabs))\b(?!.*\b(?:flour|butter|fat)\b)
+  mix
+knead = knead
+whip [noun] = whip
+layer stack assemble sandwich interleave [noun] = shape
+coat glaze baste brush bread dredge dust lacquer [noun]
+  none ^\s*(?:a|the|your) (?:tin|tray|dish|pan|mould|board|work)
+  coat
+dip drag draw turn-in
+  soak \b(?:cold|warm|hot) water\b|\bin water\b
+  coat
+batter [noun] = coat
+drizzle [joins noun] = coat
+spoon [noun]
+  coat \bover\b
+  none \b(?:jars?|tins?|tubs?|moulds?)\b
+  shape
+spread smear [noun]
+  none \b(?:towel|cloth|rack|paper|tray|trays|tins?|sheet|sheets|plate|baking|board)\b
+  shape
+marinate marinade marinade [noun] = marinate
+cure brine pickle [noun] = marinate
+shape form roll mould mold portion divide pat thread skewer twist knot plait pipe flatten stuff crimp [noun]
+  none \b(?:dry)\b(?=.*(?:towel|paper)|[^a-z]*$)
+  coat ^\s*(?:them|it|the [\w ]{1,24}) (?:in|through)\b
+  none \bthe edges?\b(?!.*\bfold)
+  shape
+quarter-up = shape
+make
+  shape \b(?:balls?|patt(?:y|ies)|burgers?|ovals?|cakes?|logs?|sausages?|rounds?|dumplings?|koftas?|balls|discs?|nuggets?|fritters?)\b
+  none
+scoop [noun]
+  shape \b(?:balls|mounds|portions|dough)\b
+  drain \bout the (?:solid|thick|cream|set)
+  trim \b(?:seeds|gills|middle|pulp)\b
+  none
+scrape [put]
+  trim \bout the (?:gills|seeds)
+  none
+wrap swaddle bundle [noun] = wrap
+rest [noun]
+  {rests}
+stand sit leave wait prove proof settle relax [noun]
+  none \bwhere (?:they|it)\b
+  simmer \b(?:tiny |small |lazy )?bubbles\b
+  none ^\s*(?:it|them|this|the \w+)? ?(?:alone|aside|behind|a gap|space|room|the (?:skins?|seeds?) on|out\b(?! (?:at|on|overnight|of the fridge)))
+  {rests}
+chill refrigerate [noun] = chill
+firm [noun]
+  chill \bup\b
+  none
+set [noun]
+  none \b(?:aside|apart|to one side)\b
+  chill {cold}
+  none \b(?:over|on|in|under|with|at)\b
+  chill
+cool [noun] = cool
+freeze = freeze-thaw
+thaw defrost = freeze-thaw
+mature ripen age = culture
+toast dry-roast dry-fry parch [noun] = toast
+sizzle splutter crackle pop temper = toast
+sweat soften wilt = sweat
+brown sauté saute caramelise caramelize colour color stir-fry stirfry char [noun]
+  water-saute \b(?:splash\w*|spoonfuls?|additions?) of (?:water|stock|broth)\b|\bin (?:water|stock|broth)\b
+  brown
+crisp [noun]
+  roast {oven}
+  shallow-fry
+sear = sear
+boil blanch parboil par-boil [noun]
+  reduce \bdown\b
+  none ^\s*(?:a|the) kettle\b
+  boil
+scald
+  heat \bmilk\b
+  boil
+simmer poach stew braise blip plop murmur putter [noun] = simmer
+tick
+  simmer \bover\b
+  none
+bubble [noun]
+  reduce \b(?:away|off|down)\b|\breduced?\b|\bhalf\b
+  simmer
+bring
+  mix \btogether\b
+  heat \bto\b|\bup\b
+  none
+reduce
+  none \b(?:the )?(?:heat|flame|temperature|oven)\b
+  reduce
+steam [noun] = steam
+pressure-cook = pressure-cook
+bake oven-bake = roast
+roast [noun]
+  toast \bdry (?:pan|kadhai|skillet|frying pan)\b|\bin a (?:dry|hot) pan\b
+  roast
+air-fry airfry = air-fry
+microwave zap-in = heat
+grill griddle barbecue chargrill char-grill [noun] = grill
+broil gratinate flash [noun]
+  sear \bpan\b
+  broil
+fry pan-fry panfry shallow-fry [noun]
+  brown \b(?:until|till) (?:the pan is |all )?dry\b
+  shallow-fry
+deep-fry deepfry = deep-fry
+melt = heat
+heat warm reheat [noun] = heat
+thicken = thicken
+cook [noun]
+  pressure-cook \bpressure\b|\bpressure[- ]cooker\b
+  roast {oven}
+  thicken \b(?:until|till)[^.;]*\b(?:thick|thicken\w*|coats)\b
+  broil \b(?:under|beneath) (?:the|a) (?:hot |very hot )?(?:grill|broiler)\b
+  simmer \bdown\b
+  boil \b(?:boiling|salted) (?:salted )?water\b|\b(?:pasta|noodles|spaghetti|macaroni|gnocchi)\b
+  absorb \b(?:rice|quinoa|bulgur|couscous|millet|polenta|grains?)\b
+  heat
+infuse steep = infuse
+dehydrate = dehydrate
+dry [noun]
+  dehydrate \b(?:dehydrat\w+|\d+\s*°?\s*[CF]\b|hours?|oven|sun|airing)\b|\bhair ?dryer\b
+  none
+culture ferment incubate [noun] = culture
+coagulate curdle = coagulate
+spherify = spherify
+drip
+  spherify \b(?:bath|calcium|alginate)\b
+  none
+hold
+  hold \b(?:warm|hot|at|there)\b
+  none
+keep
+  hold \b(?:warm|hot|at \d+)\b
+  chill {cold}[^.;]*\bfor\b
+  none \b(?:stirring|whisking|kneading|going)\b
+  none
+drive
+  reduce \boff\b
+  none
+deglaze [put joins]
+start begin
+  toast \bdry pan\b
+  none
+add [put joins]
+incorporate-in [put joins]
+tip pour return put place lay slide drop lower arrange throw chuck bung stream trickle ladle pop pile feed
++ introduce submerge drown immerse cover shake heap sink float nestle go dump swirl ripple [put noun]
+fill = shape
+top [joins noun]
+  none \bup\b
+  mix
+pack [noun]
+  none \b(?:jars?|bowl|tub|box)\b
+  shape
+line [none noun]
+  shape \bwith (?:the )?(?:pastry|dough)\b|\ba [\w\s]*tart tin\b(?! with (?:paper|parchment|baking))
+  none
+let allow [let]
+give get need want [give]
+preheat pre-heat hand serve eat enjoy taste adjust check grease oil butter skim flip turn watch prick unwrap
++ unmould unmold invert remove discard bin save reserve lift take transfer move repeat stop light plate store
++ bottle open flute count lie switch cut-off ease loosen-the help stick keep-an do avoid see note remember
++ continue carry pass push use measure prepare gather tie tuck pat blot dampen damp wet hang wipe clean
++ flour-the knock tap tilt swap lose try aim throw-away uncover unmould-it fish chuck-out float-off skim-off
++ collect stretch label seal close clip ready unroll deflate score mark nudge rough shut wait-for [none noun]
+`

@@ -1,0 +1,154 @@
+import type { ResolvedLine } from '../composition'
+import type { FoodClass, FormulaLine, Ingredient } from '../model'
+import { stemsOf, type Token } from './tokens'
+
+/** One thing of a list that words can name: a line, or a part. */
+export interface Named {
+  readonly kind: 'line' | 'part'
+  readonly id: string
+  /** Part that it belongs to, or that it is, by its place in the dish. */
+  readonly part: number
+  /** What the list itself calls it, and what else it may be called. */
+  readonly own: number
+  readonly names: readonly (readonly string[])[]
+  /** What the list keeps it for: "for dusting". */
+  readonly purpose: string | null
+  readonly line: ResolvedLine | null
+  readonly foodClass: FoodClass | null
+}
+
+/** Words of a food's name that do not tell it from another. */
+const VAGUE = new Set(
+  'raw dried dry fresh ground whole chopped sliced cooked canned drained unsweetened vital fine large small medium half plain refined extra firm light dark hot cold vegan plant based soaked young the a an of or and with in for about x tin can tinned pack packet sheet block stick piece other good'.split(
+    ' ',
+  ),
+)
+/** A single common word of a longer name does not name it: "sauce" alone is not soy sauce. */
+export const TOO_COMMON = new Set(
+  'sauce powder milk cream flour paste water oil starch seed leaf juice stock vinegar butter bread sugar cheese red white black green brown sweet cut wheat soy yellow blue clove liquid extract mix food grade based high low free baking'.split(
+    ' ',
+  ),
+)
+/** Parts that recipes call so, and that a sentence may mean otherwise. */
+const COMMON_PARTS = new Set(['main', 'part', 'base', 'top', 'assembly', 'method'])
+
+function tellingNames(texts: readonly string[]): string[][] {
+  return texts.flatMap((text) => {
+    const words = stemsOf(text)
+    const telling = words.filter((word) => !VAGUE.has(word) && !/^\d/.test(word))
+    const kept = telling.length > 0 ? telling : words
+    return kept.length === 0 ? [] : [kept]
+  })
+}
+
+const foodNames = new WeakMap<Ingredient, string[][]>()
+const namesOfFood = (food: Ingredient): string[][] => {
+  const known = foodNames.get(food)
+  if (known !== undefined) return known
+  const made = tellingNames([food.name.replace(/\(.*?\)/g, ''), ...food.otherNames])
+  foodNames.set(food, made)
+  return made
+}
+const lineNames = new WeakMap<FormulaLine, string[][]>()
+const namesOfLine = (line: FormulaLine): string[][] => {
+  const known = lineNames.get(line)
+  if (known !== undefined) return known
+  const inBrackets = /\(([^)\d]{3,40})\)/u.exec(line.text)?.[1]
+  const made = tellingNames([
+    line.food.replace(/\(.*?\)/g, ''),
+    ...(inBrackets === undefined ? [] : [inBrackets]),
+  ])
+  lineNames.set(line, made)
+  return made
+}
+
+const PURPOSE =
+  /\b(?:for|to) (?:the )?(?:deep[- ]|shallow[- ])?(dust|fry|brush|greas|coat|serv|finish|garnish|sprinkl|roll|cook|pan|top|drizzl)(?:ing|e|y|le)?\b/iu
+
+export const namedLine = (resolved: ResolvedLine, part: number): Named => ({
+  kind: 'line',
+  id: resolved.line.id,
+  part,
+  own: namesOfLine(resolved.line).length,
+  names: [...namesOfLine(resolved.line), ...(resolved.food === null ? [] : namesOfFood(resolved.food))],
+  purpose: PURPOSE.exec(resolved.line.text)?.[1]?.toLowerCase() ?? null,
+  line: resolved,
+  foodClass: resolved.food?.foodClass ?? null,
+})
+
+/** A part by its name; one that every recipe has is not meant by it. */
+export function namedPart(id: string, name: string, part: number): Named {
+  const words = stemsOf(name.replace(/^(?:for )?the /iu, ''))
+  return {
+    kind: 'part',
+    id,
+    part,
+    own: 1,
+    purpose: null,
+    names: words.length === 1 && COMMON_PARTS.has(words[0] ?? '') ? [] : [words],
+    line: null,
+    foodClass: null,
+  }
+}
+
+/** How well a thing's name fits the words that begin at a token. */
+export interface Fit {
+  readonly of: Named
+  /** Words of the name that stand here, one after another. */
+  readonly run: number
+  /** Share of the name's words that stand here. */
+  readonly coverage: number
+  /** The last word of the name stands here. */
+  readonly isHead: boolean
+  /** By the name that the list gives it. */
+  readonly isOwn: boolean
+}
+
+const SMALL = new Set(['of', 'the', 'and', 'a'])
+
+/** The name that fits most of the words from a token on. Null where none begins here. */
+export function fitAt(of: Named, tokens: readonly Token[], at: number): Fit | null {
+  let best: Fit | null = null
+  for (const [place, name] of of.names.entries()) {
+    if (!name.includes(tokens[at]?.stem ?? '')) continue
+    let run = 0
+    let isHead = false
+    const met = new Set<string>()
+    for (let index = at; index < tokens.length && index < at + 6; index += 1) {
+      const token = tokens[index]
+      if (token === undefined || token.kind === 'mark') break
+      const parts = stemsOf(token.text)
+      if (SMALL.has(token.text)) continue
+      if (!parts.every((part) => name.includes(part)) || parts.some((part) => met.has(part))) break
+      for (const part of parts) met.add(part)
+      run += parts.length
+      isHead = name.at(-1) === parts.at(-1)
+    }
+    const isOwn = place < of.own
+    // What a list does not call it itself names it whole, or by its last word.
+    if (run === 0 || (!isOwn && !isHead && met.size < new Set(name).size)) continue
+    const coverage = Math.min(1, met.size / new Set(name).size)
+    if (
+      best === null ||
+      run > best.run ||
+      (run === best.run &&
+        (coverage > best.coverage || (coverage === best.coverage && isHead && !best.isHead)))
+    )
+      best = { of, run, coverage, isHead, isOwn }
+  }
+  return best
+}
+
+/** Everything that words can name, by each word of its names. */
+export type Names = ReadonlyMap<string, readonly Named[]>
+export function namesBy(all: readonly Named[]): Names {
+  const byWord = new Map<string, Named[]>()
+  for (const one of all)
+    for (const words of one.names)
+      for (const word of words) {
+        const known = byWord.get(word)
+        if (known === undefined) byWord.set(word, [one])
+        else if (known.at(-1) !== one) known.push(one)
+      }
+  return byWord
+}

@@ -1,0 +1,158 @@
+import type { FoodClass, OperationId } from '../model'
+import type { DoingText } from './doings'
+import { HOT } from './lexicon/things'
+import type { Takes } from './resolve'
+
+/** They take no time that could go on: what was on the heat before goes on. */
+const NOT_ON: ReadonlySet<OperationId> = new Set([
+  'coat',
+  'mix',
+  'shape',
+  'chop',
+  'drain',
+  'strain',
+  'mash',
+  'trim',
+])
+const PIECES: ReadonlySet<FoodClass> = new Set([
+  'pulse',
+  'grain',
+  'vegetable',
+  'mushroom',
+  'soy',
+  'nut',
+  'seaweed',
+])
+const LIQUID: ReadonlySet<FoodClass> = new Set(['water', 'plant-milk', 'acid'])
+const STARCHY: ReadonlySet<FoodClass> = new Set(['flour', 'starch'])
+const BOILS =
+  /\bto (?:a|the) (?:gentle |rolling |full |slow |good )*(?:boil|bubble)\b|\bup slowly\b|^\s*boil/iu
+const SIMMERS = /\bto (?:a|the) (?:gentle |bare )*simmer\b/iu
+const LOW = /\b(?:gently|gentle|low|slowly|lid on|covered|soft|softens?|translucent|limp|flop)\b/iu
+const BROWNS = /\b(?:brown|golden|char\w*|colou?r|high heat|fierce|crisp|caramel\w*)\b/iu
+
+/**
+ * The operation as the things at hand make it: "cook" in fat is sweating, in liquid simmering; what lies in water soaks.
+ * @param before operation of the doing before it: what was going on goes on
+ */
+export function refined(
+  doing: DoingText,
+  takes: Takes,
+  before: OperationId | null,
+  lastHeat: OperationId | null,
+): OperationId | null {
+  const { operation } = doing
+  const words = doing.parsed.text.slice(doing.main.from, doing.main.to)
+  const bare = doing.parsed.bare.slice(doing.main.verbTo, doing.main.to)
+  const has = (classes: ReadonlySet<FoodClass>): boolean =>
+    takes.lines.some(({ of }) => of.foodClass !== null && classes.has(of.foodClass)) ||
+    takes.lots.some(({ lot }) => [...lot.classes].some((one) => classes.has(one)))
+  const joined = takes.lots.map(({ lot }) => lot)
+  const inWater = takes.hasTap || joined.some((lot) => lot.isInWater)
+  const isWet = inWater || has(LIQUID)
+  const last = joined.find((lot) => lot === takes.base)?.operation ?? joined[0]?.operation ?? null
+  const verb = doing.main.verb?.word ?? ''
+  if (operation === null) {
+    const own = last ?? before
+    const goesOn = own !== null && NOT_ON.has(own) ? lastHeat : own
+    if (goesOn === 'heat' || goesOn === 'boil') return 'simmer'
+    return goesOn
+  }
+  if (operation === 'heat') {
+    if (
+      verb === 'cook' &&
+      takes.hasTap &&
+      /\b(?:tbsp|tablespoons?|splash\w*|spoonfuls?) of (?:the )?water\b/iu.test(
+        doing.parsed.text.slice(doing.from, doing.to),
+      )
+    )
+      return 'water-saute'
+    if (verb === 'cook')
+      return cooks(words, {
+        isWet: isWet || joined.some((lot) => lot.operation === 'blend'),
+        last,
+        has,
+        isInFat: hasFatClause(doing),
+        isBody: takes.lines.every(({ of }) => of.foodClass === 'fat'),
+        isGoingOn: takes.lines.length === 0,
+      })
+    if (BOILS.test(bare) || BOILS.test(words))
+      return (inWater || has(new Set(['water']))) && has(PIECES) && !has(new Set(['plant-milk']))
+        ? 'boil'
+        : 'heat'
+    if (SIMMERS.test(bare)) return 'heat'
+    return 'heat'
+  }
+  if (operation === 'rest') {
+    if (last === 'soak' || last === 'hydrate') return inWater ? 'soak' : 'rest'
+    if (takes.lines.some(({ of }) => of.foodClass === 'water')) return 'soak'
+    if (
+      takes.hasTap &&
+      !joined.some((lot) => lot.isInWater && lot.operation !== 'mix' && lot.operation !== 'soak')
+    )
+      return 'soak'
+    if (joined.some((lot) => lot.operation === 'mix' && lot.isInWater && lot.holds.size <= 2)) return 'soak'
+    return 'rest'
+  }
+  if (
+    operation === 'toast' &&
+    takes.lines.some(({ of }) => of.foodClass === 'vegetable') &&
+    !takes.lines.some(({ of }) => of.foodClass === 'spice' || of.foodClass === 'nut')
+  )
+    return 'sweat'
+  if (
+    operation === 'mix' &&
+    (takes.hasTap || has(new Set(['water']))) &&
+    /^(?:cover|submerge|drown|immerse)$/.test(verb)
+  )
+    return 'soak'
+  if (
+    operation === 'shallow-fry' &&
+    (/\b(?:1[4-9]\d)\s*°?\s*C\b|\b3[0-9]\d\s*°?\s*F\b/u.test(doing.parsed.text) ||
+      takes.lines.some(
+        ({ of }) =>
+          of.foodClass === 'fat' &&
+          (of.line?.mass?.value ?? 0) > 250 &&
+          takes.lines.length + takes.lots.length > 1,
+      ))
+  )
+    return 'deep-fry'
+  if (
+    operation === 'mix' &&
+    last === 'heat' &&
+    has(new Set(['acid'])) &&
+    has(new Set(['plant-milk'])) &&
+    joined.some((lot) => [...lot.classes].every((one) => one === 'plant-milk'))
+  )
+    return 'coagulate'
+  return operation
+}
+
+/** Fat is heated in the same doing: what is cooked is cooked in it. */
+const hasFatClause = ({ clauses, parsed }: DoingText): boolean =>
+  clauses.some(
+    ({ verb, verbTo, to }) =>
+      /^(?:heat|warm|melt|get)$/.test(verb?.word ?? '') &&
+      /\b(?:oil|butter|fat)\b/iu.test(parsed.bare.slice(verbTo, to)),
+  )
+
+interface Pan {
+  readonly isWet: boolean
+  readonly last: OperationId | null
+  readonly has: (classes: ReadonlySet<FoodClass>) => boolean
+  readonly isInFat: boolean
+  readonly isBody: boolean
+  readonly isGoingOn: boolean
+}
+function cooks(words: string, { isWet, last, has, isInFat, isBody, isGoingOn }: Pan): OperationId {
+  if (isInFat && isBody) return 'shallow-fry'
+  if (isGoingOn && (last === 'shallow-fry' || last === 'sear')) return last
+  const hasFat = has(new Set(['fat']))
+  if (last === 'boil' || last === 'simmer' || last === 'heat') return isWet || !hasFat ? 'simmer' : 'simmer'
+  if (isWet && !(last !== null && HOT.has(last))) return has(STARCHY) && !hasFat ? 'thicken' : 'simmer'
+  if (last === 'roast' || last === 'grill' || last === 'coat') return last === 'coat' ? 'grill' : last
+  if (has(STARCHY) && hasFat) return 'heat'
+  if (BROWNS.test(words) && !LOW.test(words)) return 'brown'
+  if (hasFat || (last !== null && HOT.has(last))) return 'sweat'
+  return LOW.test(words) ? 'sweat' : 'heat'
+}

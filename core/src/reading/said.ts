@@ -1,0 +1,109 @@
+import { lineMass, readAmountAt } from '../measure'
+import type { Kitchen } from '../model'
+import type { Named } from './named'
+
+/** How much of a thing the words before its name say. */
+export interface Said {
+  /** Share of the whole; null = all that is left. */
+  readonly share: number | null
+  readonly isStated: boolean
+}
+export const ALL_OF_IT: Said = { share: null, isStated: false }
+
+const OF = String.raw`(?: of)?(?: (?:it|them|the|that|this|your|those|these|remaining|reserved|same|other))*\s*$`
+const SHARES: readonly (readonly [RegExp, number])[] = [
+  [new RegExp(String.raw`(?:\bthree[- ]quarters|\b3\/4|¾)${OF}`, 'iu'), 0.75],
+  [new RegExp(String.raw`(?:\btwo[- ]thirds|\b2\/3|⅔)${OF}`, 'iu'), 2 / 3],
+  [
+    new RegExp(String.raw`\b(?:a |one |the first |the other )?half\b${OF}|½\s*(?:of )?(?:the)?\s*$`, 'iu'),
+    0.5,
+  ],
+  [new RegExp(String.raw`\b(?:a |one |another )?third\b${OF}|⅓\s*(?:of )?(?:the)?\s*$`, 'iu'), 1 / 3],
+  [new RegExp(String.raw`\b(?:a |one |another )?quarter\b${OF}|¼\s*(?:of )?(?:the)?\s*$`, 'iu'), 0.25],
+  [new RegExp(String.raw`\bmost\b(?: \([^)]*\))?${OF}`, 'iu'), 0.75],
+  [new RegExp(String.raw`\b(?:some|a few)\b${OF}`, 'iu'), 0.5],
+  [
+    new RegExp(
+      String.raw`\b(?:splash|dash|spoonful|ladleful|knob|drizzle|drop|little|lick|bit)\b(?: \([^)]*\))?${OF}`,
+      'iu',
+    ),
+    0.1,
+  ],
+]
+const REST =
+  /\b(?:rest|remaining|remainder|other half|last|leftover|left-over|reserved|what is left)\b(?: of)?(?: (?:it|the|that))*\s*$/iu
+const LAST_AMOUNT = /\blast\b[^,.;]{0,24}$/iu
+const ALL_BUT = /\ball but (?:(?:a|an|one) )?/iu
+/** How far before a name its share or amount can stand, in characters. */
+const REACH = 44
+
+const NUMBER_WORDS: readonly (readonly [RegExp, string])[] = [
+  [/\bhalf an? /giu, '1/2 '],
+  [/\ba quarter /giu, '1/4 '],
+  [/\b(?:a|an|one) (?=(?:tablespoon|teaspoon|tbsp|tsp|cup|pinch))/giu, '1 '],
+  [/\btwo /giu, '2 '],
+  [/\bthree /giu, '3 '],
+  [/\bfour /giu, '4 '],
+  [/\bfive /giu, '5 '],
+  [/\bsix /giu, '6 '],
+  [/\beight /giu, '8 '],
+  [/\bten /giu, '10 '],
+]
+const inDigits = (text: string): string =>
+  NUMBER_WORDS.reduce((said, [words, digits]) => said.replace(words, digits), text)
+
+/** What reading the uses rested on: amounts change their shares when the masses of the lines change. */
+export interface Reading {
+  restsOnAmounts: boolean
+}
+
+/** The share of a line that an amount in words before its name is, or null where there is none. */
+function amountShare(clause: string, of: Named, kitchen: Kitchen, reading: Reading): number | null {
+  const { line } = of
+  const whole = line?.mass?.value ?? 0
+  if (line?.food == null || whole <= 0) return null
+  const digits = inDigits(clause)
+  const start = digits.search(/[\d½¼¾⅓⅔⅛][\d.,/½¼¾⅓⅔⅛ ]*[^\d½¼¾⅓⅔⅛]*$/u)
+  if (start < 0) return null
+  const read = readAmountAt(digits, start, { isDecimalComma: false })
+  if (read?.amount.terms[0]?.unit == null) return null
+  const { mass } = lineMass(read.amount, line.food, line.line.food.toLowerCase(), kitchen)
+  if (mass === null || mass.value <= 0) return null
+  reading.restsOnAmounts = true
+  return mass.value / whole
+}
+
+const EACH = /^[^.;,]{0,24}\b(?:on|into|over|to|for|in) each\b/iu
+
+/**
+ * The share of a thing that the words around its name state.
+ * @param before words of the clause before the name
+ * @param after words after it
+ */
+export function saidOf(
+  before: string,
+  after: string,
+  of: Named | null,
+  kitchen: Kitchen,
+  reading: Reading,
+): Said {
+  const near = before
+    .replace(/\s+/gu, ' ')
+    .slice(-REACH)
+    .replace(/\([^)]*$/u, '')
+  const clause = near.slice(
+    Math.max(near.lastIndexOf(','), near.lastIndexOf(';'), near.search(/\band (?=[^,;]*$)/u)) + 1,
+  )
+  // "A quarter of the filling on each" of four is all of it.
+  if (EACH.test(after)) return ALL_OF_IT
+  if (ALL_BUT.test(near)) {
+    const share = of === null ? null : amountShare(near, of, kitchen, reading)
+    return { share: share === null ? 0.9 : Math.max(0.05, 1 - share), isStated: true }
+  }
+  if (REST.test(clause) || LAST_AMOUNT.test(clause)) return { share: null, isStated: true }
+  const amount = of === null ? null : amountShare(clause, of, kitchen, reading)
+  // An amount close to the whole list entry, or above it, is the whole of it.
+  if (amount !== null) return amount > 0.97 ? ALL_OF_IT : { share: amount, isStated: true }
+  for (const [words, share] of SHARES) if (words.test(clause)) return { share, isStated: true }
+  return ALL_OF_IT
+}

@@ -1,0 +1,23 @@
+import type { Span } from './subordinates'
+
+/** Words after which a full stop does not end a sentence. */
+const ABBREVIATED =
+  /(?:\b(?:approx|min|mins|hrs?|tbsp|tsp|oz|lb|no|ca|e\.g|i\.e|deg|w|incl|temp|med|vs)|\b[a-z]|\d)\.$/iu
+const sentenceEnds = new Intl.Segmenter('en', { granularity: 'sentence' })
+
+/** Sentences of one line or paragraph, as stretches of it. */
+export function sentencesIn(text: string): Span[] {
+  const spans: { from: number; to: number }[] = []
+  for (const { segment, index } of sentenceEnds.segment(text)) {
+    const words = segment.trim()
+    const last = spans.at(-1)
+    if (words === '') continue
+    const before = last === undefined ? '' : text.slice(last.from, last.to).trim()
+    const from = index + segment.indexOf(words)
+    const to = from + words.length
+    if (last !== undefined && ((ABBREVIATED.test(before) && !/\d\.$/.test(before)) || /^\p{Ll}/u.test(words)))
+      last.to = to
+    else spans.push({ from, to })
+  }
+  return spans
+}

@@ -1,0 +1,121 @@
+import { verbOf } from './lexicon/verbs'
+import { DETERMINERS } from './lexicon/particles'
+import { tokensOf } from './tokens'
+
+/** A stretch of a text. */
+export interface Span {
+  readonly from: number
+  readonly to: number
+}
+/** Words that tell when, why or how, and name neither a doing nor a food. */
+export interface Subordinate extends Span {
+  readonly kind: 'until' | 'condition' | 'aside'
+}
+
+const UNTIL = /\b(?:until|till|'til|til)\b/giu
+/** A new clause begins here, also within an until-clause. */
+const CLOSES = /[,.;:–—()]|\bthen\b/giu
+const ASIDES: readonly RegExp[] = [
+  /\([^)]*\)/gu,
+  // why and what for
+  /,?\s*\b(?:so that|so (?:it|they|the|you|as to|that|there)|because|since|in order to|or (?:it|they|the|you)\b)[^.;:,]*/giu,
+  /\b(?:which|who|whose|where|whereby|although|though|whether|unless|rather than|instead of|unlike)\b[^.;,]*/giu,
+  /\bthat (?:is|are|was|were|has|have|should|will|can|you|they|it)\b[^.;,]*/giu,
+  // likeness
+  /\b(?:like|resembl\w+|as if|as though|such as)\b[^.;,]*/giu,
+  /\bas (?:\w+ ){1,3}as\b[^.;,]*/giu,
+  /\b(?:the )?(?:size|thickness|width|length|colour|color|texture|consistency|shape|brown|look) of\b[^.;,]*/giu,
+  /\babout the (?:size|thickness) of\b[^.;,]*/giu,
+  /\b(?<=(?:mould|tin|tray|bowl|sieve|dish|pan|cloth|jug|colander|ring|sheet|plate)s? )(?:rinsed|lined|greased|set|filled|dusted|oiled|covered)\b(?: (?:with|over|in|into|on))[^.;,]*/giu,
+  /\bin (?:a |an |one )(?:single |even |thin |thick |deep )*layers?\b/giu,
+  /\b\w+ side (?:up|down)(?:wards)?\b/giu,
+  // how
+  /\bwithout\b[^.;,]*/giu,
+  /\b(?:before|after)\s+(?:\w+ing|you|it|they|the|cutting|use|serving|ten|five|that|each)\b[^.;,]*/giu,
+  /\b(?:just )?before use\b/giu,
+  /\bfor (?:dusting|frying|basting|dipping|serving|garnish|later|another (?:day|time|use)|the (?:freezer|table))\b/giu,
+  /\bnot (?:too|the|a|for|to|so|from|its?|even)\b[^.;,]*/giu,
+  /\b(?:nothing but|no more|no other|anything)\b[^.;,]*/giu,
+]
+const WHEN =
+  /(?:^|[.;]\s*|,\s*(?:and |then )?)(?:when|once|while|as soon as|by the time|whilst|as|after|now that)\b[^.;,]*,?/giu
+const WHEN_INSIDE =
+  /\b(?:while|whilst|when|once|as)\s+(?:it|they|the|you|still|that|there|cool|cold|warm|hot|ready|done|set|everything|nudged|needed|necessary|required|you|he|she|we|i)\b[^.;:,]*/giu
+const IF =
+  /(?:^|[.;]\s*|,\s*(?:and |then )?|\band )(?:if|should (?:it|they|the)|in case)\b[^.;,]*[,:]?|\bif (?:it|they|the|you|need|necessary|not|liked|desired|using)\b[^.;,]*|\btoo [\w ]{1,20}\?/giu
+/** Participles that bring foods in, or put them away; all others only tell how. */
+const ACTING =
+  /^(?:adding|keeping|reserving|saving|discarding|using|basting|brushing|dusting|sprinkling|including|leaving|starting|beginning)$/iu
+/** Participles that are part of a thing's name: "boiling water", "frying pan". */
+const NAMING =
+  /^(?:(?:boiling|cooking|soaking|simmering|running|frying|baking|roasting|mixing|serving|rolling|chilling|grilling|steaming|poaching|melting|dipping|washing|stuffing|dressing|icing|pudding|seasoning|filling|topping|coating|spring|string|marinating|cutting|sweetening|raising|thickening|warming|loosening|slicing|ring|wing)s?\b\s*(?:hot\s+)?(?:salted\s+)?(?:water|liquid|liquor|oil|pan|pans|sheet|sheets|tray|tins?|tin|dish|paper|powder|soda|bowl|stock|broth|pot|board|sugar|onions?|point|hot|juice|juices|mix|mixture|salt|fat|rack|basket|spoon|beans)|(?:pudding|stuffing|dressing|icing|seasoning|filling|topping|coating|spring|string|ring)\b)/iu
+const PARTICIPLE =
+  /(?:,\s*|\bby\s+|\bthen\s+|\s)(?:(?:constantly|all the time|often|occasionally|gently|still|slowly)\s+)?(\p{L}+ing)\b[^.;,]*/giu
+
+/** Where an until-clause ends: at a mark, or where "and" opens the next doing. */
+function untilEnd(text: string, from: number): number {
+  CLOSES.lastIndex = from
+  return doingWithin(text, from, CLOSES.exec(text)?.index ?? text.length)
+}
+
+/** Where "and" opens the next doing within a stretch; its end where none does. */
+function doingWithin(text: string, from: number, mark: number): number {
+  for (const { 0: word, index } of text.slice(from, mark).matchAll(/\s(?:and|or)\s+/giu)) {
+    const all = tokensOf(text.slice(from + index + word.length, mark))
+    const [first, second] = /^(?:i|we|you)$/.test(all[0]?.text ?? '') ? all.slice(1) : all
+    const found = first === undefined ? null : verbOf(first.text)
+    if (first === undefined || found?.form !== 'bare') continue
+    const isDoing =
+      second === undefined
+        ? !found.verb.isNoun
+        : DETERMINERS.has(second.text) ||
+          /^(?:in|out|off|into|with|over|aside|to|on|up|for|until|till|well)$/.test(second.text) ||
+          (!found.verb.isNoun && /^(?:back|gently|at|under)$/.test(second.text))
+    if (isDoing) return from + index
+  }
+  return mark
+}
+
+const stretch = (text: string, words: RegExp, kind: Subordinate['kind']): Subordinate[] =>
+  [...text.matchAll(words)].map(({ 0: found, index }) => ({
+    from: index + (/^[.;,\s]+/u.exec(found)?.[0].length ?? 0),
+    to: found.startsWith('(') ? index + found.length : doingWithin(text, index, index + found.length),
+    kind,
+  }))
+
+/** Stretches of a sentence that tell when, why or how. They may overlap. */
+export function subordinatesOf(text: string): Subordinate[] {
+  const found: Subordinate[] = []
+  for (const { index, 0: word } of text.matchAll(UNTIL))
+    found.push({ from: index, to: untilEnd(text, index + word.length), kind: 'until' })
+  for (const words of ASIDES) found.push(...stretch(text, words, 'aside'))
+  found.push(...stretch(text, WHEN, 'aside'), ...stretch(text, WHEN_INSIDE, 'aside'))
+  found.push(...stretch(text, IF, 'condition'))
+  for (const match of text.matchAll(PARTICIPLE)) {
+    const word = match[1] ?? ''
+    const known = verbOf(word)
+    if (
+      known?.form === 'bare' ||
+      ACTING.test(word) ||
+      NAMING.test(text.slice(match.index + match[0].indexOf(word)))
+    )
+      continue
+    if (known === null && !/^,|^by/i.test(match[0])) continue
+    if (/\b(?:start|begin)s?\s*$/iu.test(text.slice(0, match.index))) continue
+    const end = /\band\s+/iu.exec(match[0])
+    const after =
+      end === null ? null : verbOf(tokensOf(match[0].slice(end.index + end[0].length))[0]?.text ?? '')
+    const to =
+      after?.form === 'bare' && end !== null ? match.index + end.index : match.index + match[0].length
+    found.push({ from: match.index, to, kind: 'aside' })
+  }
+  return found
+}
+
+/** The text with its stretches blanked, mark for mark: places stay the same. */
+export function without(text: string, spans: readonly Span[]): string {
+  let bare = text
+  for (const { from, to } of spans)
+    bare = bare.slice(0, from) + bare.slice(from, to).replace(/[^.;]/gu, ' ') + bare.slice(to)
+  return bare
+}
