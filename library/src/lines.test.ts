@@ -272,7 +272,6 @@ describe('foods that must not be taken for others', () => {
     '1 jar cashew cheese',
     '1 cup ginger beer',
     '500 g pork shoulder',
-    '1 cup honey',
     '1 cup dragonfruit',
     '3 unicorn tears',
     '1 tbsp fish sauce',

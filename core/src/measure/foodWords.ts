@@ -6,7 +6,7 @@ trimmed rinsed drained melted softened beaten toasted mashed julienned thawed de
 cored blanched finely roughly coarsely thinly freshly lightly well thickly broken cut cooled chilled warmed warm cold hot
 boiling divided heaping packed washed scrubbed picked bruised smashed pureed blended separated reserved sifted
 crosswise lengthwise rough fine loosely tightly firmly quick stripped slivered strained shelled hulled skinned bite sized chunky
-iced juiced zested whisked mixed dissolved prepared room temperature lukewarm tepid unpeeled unsifted hand`
+iced snipped juiced zested whisked mixed dissolved prepared room temperature lukewarm tepid unpeeled unsifted hand`
 
 /** Words that praise or bound without changing what the food is. */
 const WEAK = `of the their its liquid a an and or in with from for each about optional organic good quality best store bought shop homemade home made
@@ -16,7 +16,7 @@ ripe unripe extra premium local unsalted salted unsweetened sweetened low sodium
 standard ordinary young baby mini new whole piece pieces chunk chunks clove cloves stalk stalks stick sticks sprig
 sprigs sheet sheets head heads bunch cap caps slice slices leaf leaves block blocks can cans tin tins pack packs floret
 florets cube cubes segment wedge wedges strip strips ring rings cm mm inch inches thick tbsp tsp total weight net roughly
-if desired needed other like such as per preferably ideally plus more some little bit bits few
+live culture cultures active food grade if desired needed other like such as per preferably ideally plus more some little bit bits few
 virgin cold pressed refined light dark mild hot sharp strong soft firm flat fat thin long short round red green yellow white
 black brown golden purple orange heirloom vine beefsteak floury waxy fluffy crunchy smooth runny thick clear
 dry raw fresh uncooked`

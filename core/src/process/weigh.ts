@@ -47,12 +47,14 @@ function shift(bench: Bench, grams: number, account: number, sign: 1 | -1): void
   const byWater = bench.waterG > LEAST_G
   const whole = byWater ? bench.waterG : bench.massG
   if (whole <= 0) return
+  const isAll = byWater && Math.abs(1 + grams / whole) < 1e-9
   for (const row of op.rows) {
     const at = row * STRIDE
     const own = byWater ? (rows[at + WATER] ?? 0) : bench.massOf(row)
     const loose = byWater ? (rows[at + LOOSE + WATER] ?? 0) : 0
-    rows[at + WATER] = (rows[at + WATER] ?? 0) + (grams * own) / whole
-    rows[at + LOOSE + WATER] = (rows[at + LOOSE + WATER] ?? 0) + (grams * loose) / whole
+    // All of it is all of it: what rounding leaves would count as a liquid.
+    rows[at + WATER] = isAll ? 0 : (rows[at + WATER] ?? 0) + (grams * own) / whole
+    rows[at + LOOSE + WATER] = isAll ? 0 : (rows[at + LOOSE + WATER] ?? 0) + (grams * loose) / whole
     if (account === EVAPORATED)
       rows[at + EVAPORATED_G] = (rows[at + EVAPORATED_G] ?? 0) - (grams * (own + loose)) / whole
   }

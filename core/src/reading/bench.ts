@@ -20,7 +20,11 @@ export interface Lot {
   readonly isInWater: boolean
   /** What was poured off and kept. */
   readonly isSide: boolean
+  /** Mostly liquid: a sauce, a marinade. */
+  readonly isLiquid: boolean
   left: number
+  /** Share that is kept back for later. */
+  reserved: number
   readonly order: number
 }
 
@@ -38,6 +42,8 @@ const SMALL = new Set(
 /** What a doing's lot may be called, by what was done and what the words say it became. */
 export function wordsFor(operation: OperationId | null, text: string): Set<string> {
   const words = new Set<string>(operation === null ? [] : stemsOf(PRODUCTS[operation] ?? ''))
+  if (operation === 'shape' && /\b(?:tart|pie|flan|quiche|springform)\b/iu.test(text))
+    for (const word of ['case', 'crust', 'shell', 'base']) words.add(word)
   for (const match of text.matchAll(CUT_COUNT))
     for (const word of stemsOf(match[1] ?? '')) if (PIECE_WORDS.has(word)) words.add(word)
   for (const match of text.matchAll(INTO))
@@ -94,8 +100,11 @@ export class Bench {
     }
   }
 
-  put(lot: Omit<Lot, 'order' | 'left'>, taken: readonly { lot: Lot; share: number | null }[]): Lot {
-    const made: Lot = { ...lot, left: 1, order: (this.#order += 1) }
+  put(
+    lot: Omit<Lot, 'order' | 'left' | 'reserved'>,
+    taken: readonly { lot: Lot; share: number | null }[],
+  ): Lot {
+    const made: Lot = { ...lot, left: 1, reserved: 0, order: (this.#order += 1) }
     for (const { lot: from, share } of taken) {
       if (share !== null && share < from.left - 1e-6) {
         from.left -= share

@@ -75,7 +75,8 @@ function isFollowedAsVerb(at: At, word: string, isFirst: boolean): boolean {
   if (STRICT.has(word) && !(isFirst && /^(?:season|pulse|top|finish|form|coat|glaze|crown)$/.test(word)))
     return (
       (isQuantity(next) && next?.text !== 'in') ||
-      (/^(?:well|generously|to)$/.test(next?.text ?? '') && /^(?:season|finish|top)$/.test(word))
+      (/^(?:well|generously|to|with)$/.test(next?.text ?? '') &&
+        /^(?:season|finish|top|crown|glaze|coat)$/.test(word))
     )
   if (next === undefined || next.kind === 'mark') return true
   if (SOFT.has(word) && !isFirst)

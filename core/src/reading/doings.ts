@@ -97,7 +97,9 @@ function lets(words: string): OperationId | null {
   )
     return 'cool'
   return timeIn(words) !== null ||
-    /\b(?:stand|sit|rest|swell|absorb|settle|drink|relax|thicken|set|firm|prove|rise|dry)\b/iu.test(words)
+    /\b(?:stand|sit|rest|swell|absorb|settle|drink|relax|thicken|set|firm|prove|rise|dry|steam)\b/iu.test(
+      words,
+    )
     ? 'rest'
     : null
 }
@@ -124,7 +126,12 @@ function puts(words: string, clauseText: string): OperationId | null {
   return null
 }
 
-function readClause(parsed: Parsed, clause: Clause, next: Clause | undefined): Read {
+function readClause(
+  parsed: Parsed,
+  clause: Clause,
+  next: Clause | undefined,
+  previous: Clause | undefined,
+): Read {
   const words = parsed.bare.slice(clause.from, clause.to)
   const rest = parsed.bare.slice(clause.verbTo, clause.to)
   const full = parsed.text.slice(clause.verbTo, clause.to)
@@ -190,6 +197,14 @@ function readClause(parsed: Parsed, clause: Clause, next: Clause | undefined): R
           ? read('fat')
           : read('none')
     case 'put': {
+      const sense = verb.senses.find(({ when }) => when?.test(rest) === true)
+      if (sense?.operation != null) return read('do', sense.operation)
+      if (
+        /\b(?:blender|processor|motor|machine)\b[^.;]{0,12}\b(?:running|on|going)\b/iu.test(
+          parsed.text.slice(clause.from, clause.to),
+        )
+      )
+        return read('do', 'blend')
       if (verb.word === 'go' && /\baway\b/u.test(rest)) return read('do', 'rest')
       if (
         /^(?:ladle|scoop)$/.test(verb.word) &&
@@ -206,6 +221,15 @@ function readClause(parsed: Parsed, clause: Clause, next: Clause | undefined): R
       return operation === null ? read('put') : read('do', operation)
     }
     case 'do': {
+      // "Heat a grill pan and brush it with oil": the pan is brushed.
+      if (
+        /^(?:brush|oil|grease|coat)$/.test(verb.word) &&
+        /^\s*(?:it|this)\b/iu.test(rest) &&
+        previous?.verb != null &&
+        /^(?:heat|get|warm|take|light)$/.test(previous.verb.word) &&
+        VESSEL_ONLY.test(parsed.bare.slice(previous.verbTo, previous.to))
+      )
+        return read('fat')
       if (verb.word === 'crumble' && /\b(?:stock|bouillon) cubes?\b/iu.test(rest)) return read('put')
       if (
         /^(?:crush|rub)$/.test(verb.word) &&
@@ -248,6 +272,26 @@ const THEN_MORE = /,\s*then\s+(?=the\b)/iu
 function split(parsed: Parsed): Clause[] {
   return parsed.clauses.flatMap((clause): Clause[] => {
     if (clause.isRemark) return [clause]
+    const semicolon = clause.verb === null ? -1 : parsed.bare.slice(clause.verbTo, clause.to).indexOf(';')
+    if (semicolon >= 0) {
+      const from = clause.verbTo + semicolon
+      const more = parsed.bare.slice(from + 1, clause.to)
+      const brings = /\b(?:in|into|over|back|on top)\s*[.;]|^\s*(?:the )?\p{L}+ (?:in|into|over)\b/iu.test(
+        more,
+      )
+      return [
+        ...split({ ...parsed, clauses: [{ ...clause, to: from }] }),
+        {
+          ...clause,
+          from: from + 1,
+          verb: null,
+          verbFrom: from + 1,
+          verbTo: from + 1,
+          isJoined: false,
+          isRemark: !brings,
+        },
+      ]
+    }
     const words = parsed.bare.slice(clause.verbTo, clause.to)
     const at =
       clause.verb === null
@@ -292,6 +336,7 @@ function gather(parsed: Parsed): DoingText[] {
       parsed,
       clause,
       clauses.slice(at + 1).find((one) => !one.isRemark),
+      clauses[at - 1],
     ),
   )
   const groups: Group[] = []

@@ -89,6 +89,13 @@ class Oven {
   }
 }
 
+/** Curd that is left to set: the time is of its coagulation. */
+const isSettling = (before: Step, { operation, takes }: Doing): boolean =>
+  before.operation === 'coagulate' &&
+  before.durationMin === null &&
+  operation === 'rest' &&
+  takes.lines.length === 0
+
 /** A doing that brings one lot somewhere and nothing more is told with what was done before it. */
 const isMove = ({ operation, doing, takes }: Doing): boolean =>
   (operation === 'soak' &&
@@ -157,6 +164,17 @@ export function readMethod(
             ...last,
             text: `${last.text} ${words}`.slice(0, 4000),
           }
+        return
+      }
+      const before = previous === null ? undefined : steps[previous.part]?.[previous.index]
+      if (before !== undefined && previous !== null && isSettling(before, read)) {
+        walk.undo(read)
+        const { durationMin } = factsOf(doing, read.operation)
+        ;(steps[previous.part] ?? [])[previous.index] = {
+          ...before,
+          text: `${before.text} ${words}`,
+          durationMin,
+        }
         return
       }
       const part = Math.min(read.part, parts.length - 1)

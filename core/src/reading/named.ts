@@ -55,7 +55,7 @@ const namesOfLine = (line: FormulaLine): string[][] => {
   if (known !== undefined) return known
   const inBrackets = /\(([^)\d]{3,40})\)/u.exec(line.text)?.[1]
   const made = tellingNames([
-    line.food.replace(/\(.*?\)/g, ''),
+    line.food.replace(/\(.*?\)|\bfor\b.*$/gu, ''),
     ...(inBrackets === undefined ? [] : [inBrackets]),
   ])
   lineNames.set(line, made)

@@ -2,6 +2,7 @@ import type { FoodClass, OperationId } from '../model'
 import type { DoingText } from './doings'
 import { HOT } from './lexicon/things'
 import type { Takes } from './resolve'
+import { durationsIn } from './stepTimes'
 
 /** They take no time that could go on: what was on the heat before goes on. */
 const NOT_ON: ReadonlySet<OperationId> = new Set([
@@ -68,7 +69,7 @@ export function refined(
     )
       return 'water-saute'
     if (verb === 'cook')
-      return cooks(words, {
+      return cooks(doing.parsed.text.slice(doing.from, doing.main.to), {
         isWet: isWet || joined.some((lot) => lot.operation === 'blend'),
         last,
         has,
@@ -145,6 +146,7 @@ interface Pan {
   readonly isGoingOn: boolean
 }
 function cooks(words: string, { isWet, last, has, isInFat, isBody, isGoingOn }: Pan): OperationId {
+  if (/\b(?:grill|grates?|barbecue|griddle|coals)\b/iu.test(words)) return 'grill'
   if (isInFat && isBody) return 'shallow-fry'
   if (isGoingOn && (last === 'shallow-fry' || last === 'sear')) return last
   const hasFat = has(new Set(['fat']))

@@ -3,6 +3,7 @@ import type { Bench, Lot } from './bench'
 import type { Clause } from './clauses'
 import type { DoingText } from './doings'
 import { CLASS_WORDS, DRY, HOT, PIECE_WORDS, VESSELS } from './lexicon/things'
+import type { Verb } from './lexicon/verbs'
 import type { Named } from './named'
 import { type Mention, scan, type Scene } from './scan'
 import { stemsOf } from './tokens'
@@ -94,6 +95,18 @@ const isGeneric = (word: string): boolean => {
   const stem = stemsOf(word)[0] ?? ''
   return GENERIC.has(stem) || PIECE_WORDS.has(stem)
 }
+const SOLIDS: ReadonlySet<OperationId> = new Set([
+  'shape',
+  'chop',
+  'grill',
+  'broil',
+  'sear',
+  'press',
+  'grate',
+  'wrap',
+  'air-fry',
+])
+const RESERVED = /\b(?:reserved|kept|saved|set aside|held back)\b/iu
 const SMALL_CLASSES = new Set(['spice', 'herb', 'seasoning', 'aromatic', 'seed'])
 /** Reads what one doing takes, clause by clause. */
 class Reader {
@@ -138,7 +151,12 @@ class Reader {
   }
   lot(lot: Lot, share: number | null, role: Mention['role']): void {
     const known = this.takes.lots.find((one) => one.lot === lot)
-    if (known === undefined) this.takes.lots.push({ lot, share, role })
+    const isKept =
+      lot.reserved > 0 &&
+      (share === null || share >= lot.left - 1e-6) &&
+      !RESERVED.test(this.#doing.parsed.text.slice(this.#doing.from, this.#doing.to))
+    if (known === undefined)
+      this.takes.lots.push({ lot, share: isKept ? Math.max(0.05, lot.left - lot.reserved) : share, role })
     else if (known.share !== null)
       known.share = share === null ? null : known.share + share >= 0.99 ? null : known.share + share
   }
@@ -272,7 +290,28 @@ class Reader {
     const isNew =
       part !== null && bench.inHand(part) === null && !bench.gone().some((lot) => lot.part === part)
     if (isNew && lines.some((of) => of.part === part && bench.left(of.id) > 1e-9)) return null
-    return (part === null ? null : bench.inHand(part)) ?? bench.inHand(null)
+    const hand = (part === null ? null : bench.inHand(part)) ?? bench.inHand(null)
+    // A sauce is not threaded, sliced or grilled: the last thing that is no liquid is meant.
+    if (hand !== null && hand.isLiquid && this.#operation !== null && SOLIDS.has(this.#operation)) {
+      const solid = bench.lots.filter((lot) => !lot.isSide && !lot.isLiquid).at(-1)
+      if (solid !== undefined) return solid
+    }
+    return hand
+  }
+
+  /** "Set aside a quarter of the marinade": what is kept back is not taken by what comes next. */
+  reserve(clause: Clause): void {
+    if (!/^(?:set|reserve|save|keep)$/.test(clause.verb?.word ?? '')) return
+    for (const one of scan(this.#doing.parsed, clause, { ...this.#scene, part: this.#part })) {
+      const { share } = one.said
+      if (share === null || one.role !== 'object') continue
+      const word = one.kind === 'word' || one.kind === 'side' ? one.word : null
+      const lot =
+        word === null
+          ? null
+          : this.#stage.bench.lots.filter((lot) => !lot.isSide && lot.words.has(word)).at(-1)
+      if (lot != null) lot.reserved = share
+    }
   }
 
   /** "I take my carrot and …": what a clause that does nothing names is what "it" means next. */
@@ -404,12 +443,14 @@ class Reader {
         this.#named(mention)
         break
       case 'word':
+        if (this.#made(mention.made, mention)) break
         this.#word(mention.word, mention)
         break
       case 'side':
         this.#side(mention)
         break
       case 'class':
+        if (this.#made(mention.made, mention)) break
         this.#class(mention)
         break
       case 'group':
@@ -429,6 +470,20 @@ class Reader {
         break
       }
     }
+  }
+
+  /** "The strained liquid": what that doing made. */
+  #made(verb: Verb | null, { said, role }: Pick<Mention, 'said' | 'role'>): boolean {
+    if (verb === null) return false
+    const lot = this.#stage.bench.lots
+      .filter(
+        (one) =>
+          !one.isSide &&
+          verb.senses.some(({ operation }) => operation !== null && operation === one.operation),
+      )
+      .at(-1)
+    if (lot !== undefined) this.lot(lot, said.share, role)
+    return lot !== undefined
   }
 
   #named(mention: Extract<Mention, { kind: 'named' }>): void {
@@ -499,7 +554,14 @@ class Reader {
     const lots = free.length > 0 ? free : every
     const byWord = bench.lots.filter((lot) => !lot.isSide && lot.words.has(word)).at(-1)
     if (lots.length === 0) {
+      const gone = bench
+        .gone()
+        .filter((lot) => lot.part === of.part)
+        .map((lot) => bench.now(lot))
+        .filter((lot) => bench.lots.includes(lot))
+        .at(-1)
       if (byWord !== undefined) this.lot(byWord, said.share, role)
+      else if (gone !== undefined) this.lot(gone, said.share, role)
       else this.#unmade(of, said.share, role)
       return
     }
@@ -539,21 +601,31 @@ class Reader {
         .map((one) => bench.now(one))
         .filter((one) => bench.lots.includes(one))
         .at(-1)
+    const isPiece = (one: Lot): boolean =>
+      !one.isSide && (one.operation === 'chop' || one.operation === 'shape')
     const cut =
       lot ??
-      (PIECE_WORDS.has(word)
-        ? bench.lots
-            .filter((one) => !one.isSide && (one.operation === 'chop' || one.operation === 'shape'))
-            .at(-1)
-        : undefined)
+      (PIECE_WORDS.has(word) ? (bench.lots.filter(isPiece).at(-1) ?? this.#wasPiece(isPiece)) : undefined)
     if (cut !== undefined) this.lot(cut, said.share, role)
+  }
+  /** The live lot that what was cut or shaped last went into. */
+  #wasPiece(isPiece: (lot: Lot) => boolean): Lot | undefined {
+    const { bench } = this.#stage
+    return bench
+      .gone()
+      .filter(isPiece)
+      .map((lot) => bench.now(lot))
+      .filter((lot) => bench.lots.includes(lot))
+      .at(-1)
   }
   #side({ word, said, role }: Extract<Mention, { kind: 'side' }>): void {
     const { bench } = this.#stage
     const sides = bench.sides()
     const side =
       sides.filter((lot) => lot.words.has(word)).at(-1) ??
-      (word === 'juice' || word === 'liquor' || word === 'liquid' ? sides.at(-1) : undefined)
+      (word === 'juice' || word === 'liquor' || word === 'liquid'
+        ? sides.filter(({ words }) => words.size > 1).at(-1)
+        : undefined)
     const live = bench.lots
       .filter((lot) => !lot.isSide && lot.words.has(word) && lot.order > (side?.order ?? 0))
       .at(-1)
@@ -729,8 +801,10 @@ export function takesOf(
     const isActive =
       doing.active.includes(clause) &&
       !(isBathClause(doing, clause) && operation !== 'shallow-fry' && operation !== 'deep-fry')
-    if (!isActive) reader.antecedent(clause)
-    else reader.clause(clause, clause === doing.main && shared.length > 0 ? shared : null)
+    if (!isActive) {
+      reader.antecedent(clause)
+      reader.reserve(clause)
+    } else reader.clause(clause, clause === doing.main && shared.length > 0 ? shared : null)
   }
   const { takes } = reader
   if (doing.clauses.some(({ verb }) => verb?.word === 'repeat'))

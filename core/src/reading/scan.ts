@@ -25,10 +25,10 @@ export type Mention = Base &
         readonly word: string
         readonly made: Verb | null
       }
-    | { readonly kind: 'word'; readonly word: string }
+    | { readonly kind: 'word'; readonly word: string; readonly made: Verb | null }
     | { readonly kind: 'side'; readonly word: string; readonly isMarked: boolean }
     | { readonly kind: 'pronoun'; readonly word: string; readonly isAll: boolean }
-    | { readonly kind: 'class'; readonly word: string }
+    | { readonly kind: 'class'; readonly word: string; readonly made: Verb | null }
     | {
         readonly kind: 'group'
         readonly which: 'all' | 'rest' | 'dry' | 'wet'
@@ -451,6 +451,7 @@ function mentionAt(
     return one({
       kind: 'class',
       word: stem,
+      made: madeBy(tokens, index),
       at,
       role,
       said: saidOf(before, after, null, scene.kitchen, scene.reading),
@@ -462,6 +463,7 @@ function mentionAt(
     ? one({
         kind: 'word',
         word: stem,
+        made: madeBy(tokens, index),
         at,
         role,
         said: saidOf(before, after, null, scene.kitchen, scene.reading),

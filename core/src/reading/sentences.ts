@@ -8,7 +8,16 @@ const sentenceEnds = new Intl.Segmenter('en', { granularity: 'sentence' })
 /** Sentences of one line or paragraph, as stretches of it. */
 export function sentencesIn(text: string): Span[] {
   const spans: { from: number; to: number }[] = []
-  for (const { segment, index } of sentenceEnds.segment(text)) {
+  const parts = [...sentenceEnds.segment(text)].flatMap(({ segment, index }) => {
+    // "Wrap in a blanket. 12 h, somewhere warm."
+    let from = 0
+    return segment.split(/(?<=\p{L}{3}[.!?]\s)(?=\d)/u).map((piece) => {
+      const at = index + from
+      from += piece.length
+      return { segment: piece, index: at }
+    })
+  })
+  for (const { segment, index } of parts) {
     const words = segment.trim()
     const last = spans.at(-1)
     if (words === '') continue

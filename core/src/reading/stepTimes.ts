@@ -3,7 +3,7 @@ import { fahrenheitC, gasMarkC } from '../measure'
 const NUMBER = String.raw`(\d+(?:[.,]\d+)?|½|¼|¾|a|an|one|two|three|four|five|six|eight|ten|twelve|fifteen|twenty|thirty|forty|a couple of|(?:a )?quarter of an|three[- ]quarters of an|half an?)(?:\s*(½|¼|¾))?`
 const UNIT = String.raw`(seconds?|secs?|s\b|minutes?|mins?|min|hours?|hrs?|hr|h\b|days?|weeks?)`
 const DURATION = new RegExp(
-  String.raw`(?<![\p{L}\d])${NUMBER}(?:\s*(?:-|–|to|or)\s*${NUMBER})?[\s-]*${UNIT}`,
+  String.raw`(?<![\p{L}\d])${NUMBER}(?:\s*(?:-|–|to|or)\s*${NUMBER})?[\s-]*(?:(?:good|full|whole|further|more|extra) )?${UNIT}`,
   'giu',
 )
 const WORDS: Readonly<Record<string, number>> = {

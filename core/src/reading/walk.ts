@@ -1,4 +1,4 @@
-import type { Kitchen, OperationId, Step, StepUse } from '../model'
+import type { FoodClass, Kitchen, OperationId, Step, StepUse } from '../model'
 import { Bench, type Lot, wordsFor } from './bench'
 import { parse } from './clauses'
 import { type DoingText, doingsIn } from './doings'
@@ -27,6 +27,40 @@ export interface Doing {
   readonly lot: Lot
 }
 
+const POURED: ReadonlySet<OperationId> = new Set([
+  'mix',
+  'blend',
+  'simmer',
+  'heat',
+  'boil',
+  'strain',
+  'reduce',
+  'thicken',
+  'cool',
+  'rest',
+  'soak',
+])
+const LIQUID: ReadonlySet<FoodClass> = new Set([
+  'water',
+  'plant-milk',
+  'acid',
+  'savoury',
+  'fat',
+  'sweetener',
+  'salt',
+  'spice',
+])
+/** Share of the lines' mass that is liquid or dissolves in it. */
+function liquidShare(lines: readonly Named[]): number {
+  let all = 0
+  let liquid = 0
+  for (const { line, foodClass } of lines) {
+    const massG = line?.mass?.value ?? 0
+    all += massG
+    if (foodClass !== null && LIQUID.has(foodClass)) liquid += massG
+  }
+  return all > 0 ? liquid / all : 0
+}
 const ON_HEAT: ReadonlySet<OperationId> = new Set([
   'roast',
   'grill',
@@ -45,7 +79,7 @@ const ON_HEAT: ReadonlySet<OperationId> = new Set([
   'infuse',
   'pressure-cook',
 ])
-const SHAPES = PIECE_WORDS
+const SHAPES: ReadonlySet<string> = new Set([...PIECE_WORDS, 'case', 'crust', 'shell', 'base'])
 const LIQUIDS = new Set(['stock', 'broth', 'liquor', 'liquid', 'sauce', 'milk', 'cream', 'syrup', 'wet'])
 const SOAKS: ReadonlySet<OperationId> = new Set(['soak', 'hydrate', 'rinse', 'rest'])
 const SIDES = {
@@ -54,13 +88,7 @@ const SIDES = {
   drain: ['liquor', 'liquid', 'water', 'whey', 'soaking', 'brine', 'marinade', 'broth'],
 }
 const FAT_BASE = new Set(['fat', 'spice', 'herb', 'salt'])
-const KEEPS_SIDE: ReadonlySet<OperationId> = new Set([
-  'drain',
-  'strain',
-  'squeeze',
-  'wash-gluten',
-  'coagulate',
-])
+const KEEPS_SIDE: ReadonlySet<OperationId> = new Set(['drain', 'squeeze', 'wash-gluten', 'coagulate'])
 
 /** Walks a method from its first doing to its last. */
 export class Walk {
@@ -231,6 +259,7 @@ export class Walk {
             ? false
             : inWater || lines.some(({ foodClass }) => foodClass === 'water'),
         isSide: false,
+        isLiquid: operation !== null && POURED.has(operation) && liquidShare(lines) > 0.6,
       },
       takes.lots.filter(({ lot: one }) => !one.isSide),
     )
@@ -255,6 +284,7 @@ export class Walk {
           isFatBase: lines.some(({ foodClass }) => foodClass === 'fat'),
           isInWater: true,
           isSide: true,
+          isLiquid: true,
         },
         [],
       )
@@ -300,7 +330,7 @@ const ASIDE =
 const isPutAside = (doing: DoingText): boolean =>
   doing.clauses.some(
     (clause) =>
-      clause !== doing.main &&
+      (clause !== doing.main || clause.verb?.kind === 'put') &&
       clause.from >= doing.main.from &&
       ASIDE.test(doing.parsed.bare.slice(clause.from, clause.to)),
   ) ||

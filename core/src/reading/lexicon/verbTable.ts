@@ -106,7 +106,9 @@ rub massage
   trim \b(?:off|skins?)\b
   coat \b(?:all over|over|onto|with (?!your|the (?:tips|fingers|hands))|into (?:the )?(?:cubes|shreds|strips|pieces|tofu|slices|slabs))\b(?!.*\b(?:flour|butter|fat)\b)
   mix
-knead = knead
+knead
+  rinse \b(?:under|in) (?:the |fresh |cold |plenty of )?water\b
+  knead
 whip [noun] = whip
 layer stack assemble sandwich interleave [noun] = shape
 coat glaze baste brush bread dredge dust lacquer [noun]
