@@ -107,6 +107,11 @@ export function refined(
     /^(?:cover|submerge|drown|immerse)$/.test(verb)
   )
     return 'soak'
+  const isTimed = durationsIn(words).length > 0
+  if (operation === 'mix' && isTimed && /\b(?:low|medium|gentle|high|moderate) heat\b/iu.test(words))
+    return has(STARCHY) ? 'thicken' : 'heat'
+  if (operation === 'hold' && isTimed && /\bthere\b|\bat \d/iu.test(words) && (isWet || last === 'heat'))
+    return 'heat'
   if (
     operation === 'shallow-fry' &&
     (/\b(?:1[4-9]\d)\s*°?\s*C\b|\b3[0-9]\d\s*°?\s*F\b/u.test(doing.parsed.text) ||

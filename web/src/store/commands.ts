@@ -153,8 +153,8 @@ export const takeUpTrial = (
 ): Command => ({
   label: `take up trial ${fromNumber}`,
   apply: (dish) => {
-    dish.parts = structuredClone(parts) as Draft<Part>[]
-    dish.written = structuredClone(written) as Draft<Trial['written']>
+    dish.parts = structuredClone(parts)
+    dish.written = structuredClone(written)
     dish.trial.fromNumber = fromNumber
   },
 })
