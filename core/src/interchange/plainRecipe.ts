@@ -27,6 +27,9 @@ const NOTES =
   /^(?:tips?|notes?|storage|to store|make ahead|variations?|nutrition|to serve|serving|cook'?s notes?)\s*[:.–—-]\s*\S/i
 const GROUP_INLINE = /^([\p{L}][\p{L} ]{2,28}):\s+(?=[\d½¼¾⅓⅔⅛]|a |an )/u
 
+const YIELD_FIRST =
+  /^(?:\(?\s*)?(?:makes|serves|feeds|yields?|gives|quantity|portions?|servings?|enough|for \d|prep|total|cook)\b/iu
+
 interface Line {
   readonly raw: string
   readonly words: string
@@ -37,15 +40,48 @@ interface Line {
   readonly next: string | null
 }
 
+/** "150 g cashews · 250 ml water · 1 tsp salt" are three lines. */
+function inOneLine(line: string): string[] {
+  const parts = line.split(/\s+[·•|]\s+/)
+  const isList =
+    parts.length > 2 && parts.filter((part) => STARTS_LIKE_AMOUNT.test(part)).length >= parts.length - 1
+  return isList ? parts : [line]
+}
+
+/** A count and an order: "1 boil", never "1 onion". */
+const COUNTED =
+  /^(\d{1,2})\s+(?:add|bake|beat|blend|boil|bring|brown|chill|chop|coat|combine|cook|cool|cover|cut|dice|drain|fold|form|freeze|fry|grate|grill|grind|heat|knead|leave|let|make|marinate|mash|melt|mix|peel|place|pour|preheat|press|process|pulse|put|rest|rinse|roast|roll|serve|set|shape|simmer|slice|soak|spread|sprinkle|squeeze|steam|stir|strain|sweat|taste|tip|toast|toss|use|whisk|wrap)\b/iu
+
+/** Lines that count 1, 2, 3 without a mark: "1 boil the cashews". */
+function countedLines(lines: readonly string[]): ReadonlySet<number> {
+  const filled = lines.flatMap((line, at) => (line === '' ? [] : [{ line, at }]))
+  const found = new Set<number>()
+  let run: number[] = []
+  filled.forEach(({ line, at }) => {
+    const number = COUNTED.exec(line)?.[1]
+    if (number !== undefined && Number(number) === run.length + 1) run.push(at)
+    else run = number === '1' ? [at] : []
+    if (run.length >= 3) for (const one of run) found.add(one)
+  })
+  return found
+}
+
 function linesOf(text: string): Line[] {
-  const all = text.split(/\r?\n/).map((line) => line.trim())
+  const all = text
+    .split(/\r?\n/)
+    .map((line) => line.trim())
+    // A rule between groups is a gap; a list in one line is a list.
+    .flatMap((line) => (/^[-–—=*_~]{2,}$/.test(line) ? [''] : inOneLine(line)))
+  const counted = countedLines(all)
   return all.flatMap((raw, at): Line[] => {
     if (raw === '') return []
-    const isNumbered = NUMBERED.test(raw)
+    const isNumbered = NUMBERED.test(raw) || counted.has(at)
     return [
       {
         raw,
-        words: raw.replace(NUMBERED, '').replace(BULLET, '').trim(),
+        words: (counted.has(at) ? raw.replace(/^\d{1,2}\s+/, '') : raw.replace(NUMBERED, ''))
+          .replace(BULLET, '')
+          .trim(),
         isNumbered,
         isBullet: BULLET.test(raw),
         isAfterGap: at === 0 || all[at - 1] === '',
@@ -181,7 +217,15 @@ class Reader {
       !/^[\d½¼¾].*\b(?:g|ml|tbsp|tsp|cup)\b/i.test(words)
     ) {
       this.portions ??= statedYield(words)
-      if (this.name === '' && !hasList && /[.]\s/.test(words)) this.name = words.replace(/\.\s.*$/, '')
+      // "Bean chilli (serves 4)" is the title as well.
+      if (this.name === '' && !hasList && !YIELD_FIRST.test(words))
+        this.name = words
+          .replace(/\s*\((?=[^)]*\d)[^)]*\)\s*$|[.,–—-]\s+(?:for|serves|makes|yields?|feeds)\b.*$/iu, '')
+          .trim()
+      return
+    }
+    if (YIELD_FIRST.test(words) && words.length < 70) {
+      this.notes.push(line.raw)
       return
     }
     if (line.isNumbered && !STARTS_LIKE_AMOUNT.test(words)) {

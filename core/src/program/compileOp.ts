@@ -104,6 +104,7 @@ function gather(writer: Writer, step: Step, at: number, uses: readonly StepUse[]
     lot.hasLiquor ||= taken.lot.hasLiquor
     lot.isWrapped ||= taken.lot.isWrapped
     lot.isInBowl ||= taken.lot.isInBowl
+    lot.isInDish ||= taken.lot.isInDish
     lot.isDough ||= taken.lot.isDough
     if (taken.lot.bath !== 'none') lot.bath = taken.lot.bath
     if (writer.decisions.larger(massG, mainG)) {
@@ -191,7 +192,9 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
     spec?.medium === 'oven' ? (kitchen.equipment.find(({ kind }) => kind === 'oven') ?? null) : null
   const isSauced = lot.hasLiquor && writer.decisions.larger(listed.liquidG, SAUCED_SHARE * listed.massG)
   const isPoured = lot.isMixed && lot.phase !== 'pieces' && form === 'pieces' && !dough
-  const isInDish = spec?.medium === 'oven' && (isSauced || isPoured)
+  lot.isInDish = piecesOfStep(step).isInDish || (lot.isInDish && !(spec !== null && OUT_OF_DISH.has(spec.id)))
+  const isHeld = lot.isInDish && lot.isMixed
+  const isInDish = spec?.medium === 'oven' && (isSauced || isPoured || isHeld)
   const lying = { form, isMixed: lot.isMixed, isInDish }
   const kind = spec === null ? null : vesselKind(step, spec)
   const gluten = lot.rows.find((row) => writer.rows[row]?.source.entry.isGluten)
@@ -217,7 +220,7 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
     constants: rowConstants({
       rates: library.rates,
       key: rateKey,
-      form: isInDish && isPoured ? 'loaf' : lot.form,
+      form: isInDish && (isPoured || isHeld) ? 'loaf' : lot.form,
       rows: lot.rows.flatMap((row) => writer.rows[row] ?? []),
       isInBowl: lot.isInBowl,
       isDough: dough,
@@ -271,6 +274,15 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
   settle(writer, lot, op, listed)
 }
 
+/** What is cut, or lies on heat of another kind, is out of its dish. */
+const OUT_OF_DISH: ReadonlySet<OperationId> = new Set([
+  'chop',
+  'grill',
+  'shallow-fry',
+  'deep-fry',
+  'blend',
+  'mash',
+])
 /** What was blended or mashed has left its share on the bowl: the same bowl takes no second one. */
 const BOWLED: ReadonlySet<OperationId> = new Set(['blend', 'mash', 'rice'])
 const DRAINS: ReadonlySet<OperationId> = new Set(['drain', 'rinse', 'desalt'])

@@ -23,6 +23,8 @@ export interface LotShape {
   bath: 'none' | 'soak' | 'marinade' | 'poach'
   /** Wrapped in foil or cloth: what a step did not undo. */
   isWrapped: boolean
+  /** It lies in a dish or tin: its juices stay with it, and heat comes through the side. */
+  isInDish: boolean
   /** It is in the bowl that it was worked in. */
   isInBowl: boolean
   /** Fraction of it that no step has taken yet. */
@@ -40,6 +42,7 @@ export const freshLot = (op: number): LotShape => ({
   hasLiquor: false,
   bath: 'none',
   isWrapped: false,
+  isInDish: false,
   isInBowl: false,
   left: 1,
 })

@@ -20,9 +20,13 @@ export interface Lot {
   readonly isInWater: boolean
   /** What was poured off and kept. */
   readonly isSide: boolean
+  /** A side of unlisted water. */
+  readonly isTap: boolean
   /** Mostly liquid: a sauce, a marinade. */
   readonly isLiquid: boolean
   left: number
+  /** Grams or millilitres that the words say there is of it. */
+  readonly statedG: number | null
   /** Share that is kept back for later. */
   reserved: number
   readonly order: number

@@ -30,7 +30,7 @@ export interface Parsed {
 
 /** Foods and things of the kitchen that are verbs as well: only an object after them tells. */
 const STRICT = new Set(
-  'oil butter salt flour water rice stone pod shell skin batter cream brine core zest husk stem pickle crown finish form top mould mold coat glaze line season bread pulse age paste'.split(
+  'oil butter salt flour water rice stone pod shell skin batter cream brine core zest husk stem pickle crown finish form top mould mold line season bread age paste'.split(
     ' ',
   ),
 )
@@ -72,6 +72,8 @@ const after = ({ tokens, index, length }: At): Token | undefined => tokens[index
 /** Whether a word that is also a noun is a verb here, by what follows it. */
 function isFollowedAsVerb(at: At, word: string, isFirst: boolean): boolean {
   const next = after(at)
+  // "Glaze: all into a pan" names what follows.
+  if (isFirst && next?.text === ':') return false
   if (STRICT.has(word) && !(isFirst && /^(?:season|pulse|top|finish|form|coat|glaze|crown)$/.test(word)))
     return (
       (isQuantity(next) && next?.text !== 'in') ||
@@ -141,7 +143,11 @@ function verbAt(at: At, sentenceStart: number, isPast: boolean): FoundVerb | nul
     return previous?.text === 'by' && /^(?:start|begin)/.test(at.tokens[at.index - 2]?.text ?? '')
       ? found
       : null
-  if (form === 'past') return isSubject || (isPast && isOpen) ? found : null
+  if (form === 'past') {
+    // "Grated the carrots" tells what was done; "grated carrots" names a food.
+    const isTold = at.index === sentenceStart && isQuantity(after(at))
+    return isSubject || isTold || (isPast && isOpen) ? found : null
+  }
   return isThird(previous, at, sentenceStart) &&
     (verb.kind !== 'do' ||
       previous?.text === 'and' ||
@@ -213,6 +219,9 @@ function cutsIn(bare: string, { from, to }: Span): Cut[] {
     const length = COMPOUNDS.has(pair) ? 2 : 1
     const found = verbAt({ tokens, index, length }, firstWord(tokens), isPast)
     if (found === null) continue
+    // "Crumble or cube the cheese" is one doing.
+    if (tokens[index - 1]?.text === 'or' && cuts.at(-1)?.to === (tokens[index - 2]?.end ?? -1) + from)
+      continue
     const last = tokens[index + length - 1] ?? token
     let first = index
     if (found.form === 'third')
@@ -232,8 +241,20 @@ function cutsIn(bare: string, { from, to }: Span): Cut[] {
   }
   return cuts
 }
+/** "Next day drain …", "The night before, soak …": when, before what. */
+function leadDays(tokens: readonly Token[]): number {
+  const words = tokens.slice(0, 4).map(({ text }) => text)
+  const first = words[0] === 'the' ? 1 : 0
+  if (
+    /^(?:next|following)$/.test(words[first] ?? '') &&
+    /^(?:day|morning|evening)$/.test(words[first + 1] ?? '')
+  )
+    return first + 2
+  if (words[first] === 'night' && words[first + 1] === 'before') return first + 2
+  return 0
+}
 const firstWord = (tokens: readonly Token[]): number => {
-  let at = 0
+  let at = leadDays(tokens)
   // "Day 3 Work in the miso".
   if (tokens[0]?.text === 'day' && tokens[1]?.kind === 'number')
     at = /^onwards?$/.test(tokens[2]?.text ?? '') ? 3 : 2

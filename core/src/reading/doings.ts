@@ -86,6 +86,7 @@ function lets(words: string): OperationId | null {
   if (/\bsoak\b/iu.test(words)) return 'soak'
   if (/\binfuse|steep\b/iu.test(words)) return 'infuse'
   if (/\bmarinate\b/iu.test(words)) return 'marinate'
+  if (/\b(?:excess|extra)\b/iu.test(words)) return null
   if (/\bdrain|drip\b/iu.test(words)) return 'drain'
   if (/\bknead\b/iu.test(words)) return 'knead'
   if (/\bthaw|defrost\b/iu.test(words)) return 'freeze-thaw'
@@ -200,7 +201,7 @@ function readClause(
       const sense = verb.senses.find(({ when }) => when?.test(rest) === true)
       if (sense?.operation != null) return read('do', sense.operation)
       if (
-        /\b(?:blender|processor|motor|machine)\b[^.;]{0,12}\b(?:running|on|going)\b/iu.test(
+        /\b(?:blender|processor)\b[^.;]{0,12}\b(?:running|on|going)\b/iu.test(
           parsed.text.slice(clause.from, clause.to),
         )
       )

@@ -1,7 +1,7 @@
 import { type ResolvedLine } from '../composition'
 import type { Kitchen, Part, Step, StepUse, Written } from '../model'
 import { doingsIn, type DoingText } from './doings'
-import { factsOf } from './facts'
+import { factsOf, type StepFacts } from './facts'
 import { fitAt, type Named, namedLine, namedPart } from './named'
 import { stemsOf, tokensOf } from './tokens'
 import { asOne, type Doing, Walk } from './walk'
@@ -190,10 +190,14 @@ export function readMethod(
   return { steps, written }
 }
 
-const stepOf = (id: string, text: string, { doing, operation }: Doing): Step => ({
+/** Cooking water that was kept comes in as water of the tap. */
+const withTap = (facts: StepFacts, tapG: number): StepFacts =>
+  tapG > 0 ? { ...facts, settings: { ...facts.settings, waterG: tapG } } : facts
+
+const stepOf = (id: string, text: string, { doing, operation, takes }: Doing): Step => ({
   id,
   text: text.slice(0, 4000),
-  ...factsOf(doing, operation),
+  ...withTap(factsOf(doing, operation), takes.tapG),
   byHand: [],
   uses: null,
   weighedG: null,

@@ -1,5 +1,6 @@
 import type { ResolvedLine } from '../composition'
 import type { FoodClass, FormulaLine, Ingredient } from '../model'
+import { PRODUCT_WORDS } from './lexicon/things'
 import { stemsOf, type Token } from './tokens'
 
 /** One thing of a list that words can name: a line, or a part. */
@@ -126,7 +127,9 @@ export function fitAt(of: Named, tokens: readonly Token[], at: number): Fit | nu
     }
     const isOwn = place < of.own
     // What a list does not call it itself names it whole, or by its last word.
-    if (run === 0 || (!isOwn && !isHead && met.size < new Set(name).size)) continue
+    const isWeak =
+      !isOwn && met.size < new Set(name).size && (!isHead || PRODUCT_WORDS.has(name.at(-1) ?? ''))
+    if (run === 0 || (isWeak && run < 2)) continue
     const coverage = Math.min(1, met.size / new Set(name).size)
     if (
       best === null ||

@@ -105,9 +105,14 @@ export interface StepPieces {
   readonly unwraps: boolean
   /** It is wrapped in something that is eaten: a leaf, a pastry. */
   readonly isEdibleWrap: boolean
+  /** It lies in a dish or tin that holds its juices. */
+  readonly isInDish: boolean
 }
 const stepPieces = new WeakMap<Step, StepPieces>()
-const UNWRAPS = /\bun-?wrap/i
+const UNWRAPS =
+  /\bun-?wrap|\buncover|\b(?:remove|take off|lift off|discard) the (?:foil|cloth|paper)|\bfoil off\b/i
+const IN_DISH =
+  /\b(?:baking dish|pie dish|gratin dish|oven dish|casserole|ramekins?|loaf (?:tin|pan)|cake tin|tart tin|pie tin|lasagn[ae] dish|(?:\d+(?:\.\d+)?[- ]?(?:cm|inch|in|litre|l|g|x ?\d+)[- ]*)(?:round |square |deep |shallow |oiled |greased )*(?:dish|tin|pan)|(?:deep|shallow|greased|oiled|ovenproof|buttered) dish)\b/i
 const EDIBLE_WRAP = /\b(?:skin|leaf|leaves|rice paper|pastry)\b/i
 
 /** Read once for each step object. */
@@ -121,6 +126,7 @@ export function piecesOfStep(step: Step): StepPieces {
     namesLiquor: namesLiquor(text),
     unwraps: UNWRAPS.test(text),
     isEdibleWrap: EDIBLE_WRAP.test(text),
+    isInDish: IN_DISH.test(text) && !/\bfrying pan\b/i.test(text),
   }
   stepPieces.set(step, made)
   return made

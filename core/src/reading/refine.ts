@@ -1,6 +1,7 @@
 import type { FoodClass, OperationId } from '../model'
 import type { DoingText } from './doings'
 import { HOT } from './lexicon/things'
+import type { Named } from './named'
 import type { Takes } from './resolve'
 import { durationsIn } from './stepTimes'
 
@@ -25,6 +26,12 @@ const PIECES: ReadonlySet<FoodClass> = new Set([
   'seaweed',
 ])
 const LIQUID: ReadonlySet<FoodClass> = new Set(['water', 'plant-milk', 'acid'])
+/** Stock, passata, tins in juice: what cooks in them simmers. */
+const isWetFood = ({ line, foodClass }: Named): boolean =>
+  line?.food != null &&
+  (line.food.per100g.waterG ?? 0) > 86 &&
+  (line.mass?.value ?? 0) > 60 &&
+  (foodClass === 'savoury' || line.food.state === 'canned' || /passata|juice/u.test(line.food.id))
 const STARCHY: ReadonlySet<FoodClass> = new Set(['flour', 'starch'])
 const BOILS =
   /\bto (?:a|the) (?:gentle |rolling |full |slow |good )*(?:boil|bubble)\b|\bup slowly\b|^\s*boil/iu
@@ -50,7 +57,7 @@ export function refined(
     takes.lots.some(({ lot }) => [...lot.classes].some((one) => classes.has(one)))
   const joined = takes.lots.map(({ lot }) => lot)
   const inWater = takes.hasTap || joined.some((lot) => lot.isInWater)
-  const isWet = inWater || has(LIQUID)
+  const isWet = inWater || has(LIQUID) || takes.lines.some(({ of }) => isWetFood(of))
   const last = joined.find((lot) => lot === takes.base)?.operation ?? joined[0]?.operation ?? null
   const verb = doing.main.verb?.word ?? ''
   if (operation === null) {
@@ -151,6 +158,7 @@ interface Pan {
   readonly isGoingOn: boolean
 }
 function cooks(words: string, { isWet, last, has, isInFat, isBody, isGoingOn }: Pan): OperationId {
+  if (/\bslow[- ]cooker\b/iu.test(words)) return 'simmer'
   if (/\b(?:grill|grates?|barbecue|griddle|coals)\b/iu.test(words)) return 'grill'
   if (isInFat && isBody) return 'shallow-fry'
   if (isGoingOn && (last === 'shallow-fry' || last === 'sear')) return last

@@ -31,6 +31,8 @@ export interface Takes {
   readonly parts: { readonly of: Named; readonly share: number | null }[]
   /** It takes water of the tap, or lies in it. */
   hasTap: boolean
+  /** Water of the tap that was kept from an earlier pot and is taken now, g. */
+  tapG: number
   /** Part that "for the sauce" names. */
   topic: number | null
   /** The lot that the doing goes on with. */
@@ -115,6 +117,7 @@ class Reader {
     lots: [],
     parts: [],
     hasTap: false,
+    tapG: 0,
     topic: null,
     base: null,
     isEmpty: true,
@@ -149,7 +152,12 @@ class Reader {
     if (left <= 1e-9) return
     this.takes.lines.push({ of, share: share === null || share >= left - 1e-9 ? null : share, role })
   }
-  lot(lot: Lot, share: number | null, role: Mention['role']): void {
+  lot(lot: Lot, said: number | null, role: Mention['role'], amountG?: number): void {
+    const share =
+      amountG !== undefined && lot.statedG !== null && amountG < 0.97 * lot.statedG
+        ? amountG / lot.statedG
+        : said
+    if (lot.isSide && lot.isTap && amountG !== undefined) this.takes.tapG += amountG
     const known = this.takes.lots.find((one) => one.lot === lot)
     const isKept =
       lot.reserved > 0 &&
@@ -173,6 +181,7 @@ class Reader {
     let hasObject = false
     let hasPronoun = false
     let hasTarget = false
+    let hasLineTarget = false
     for (const mention of kept) {
       const count = this.takes.lines.length + this.takes.lots.length + this.takes.parts.length
       const isPronoun = mention.kind === 'pronoun'
@@ -185,6 +194,8 @@ class Reader {
       this.#mention(mention)
       const hasMore = this.takes.lines.length + this.takes.lots.length + this.takes.parts.length > count
       if (hasMore && mention.role === 'object') hasObject = true
+      if (hasMore && mention.role === 'into' && this.takes.lots.length + this.takes.parts.length === lots)
+        hasLineTarget = true
       if (
         hasMore &&
         mention.role !== 'object' &&
@@ -193,7 +204,7 @@ class Reader {
       )
         hasTarget = true
     }
-    if (hasTarget && (hasObject || hasPronoun || before)) return
+    if ((hasTarget && (hasObject || hasPronoun || before)) || (hasLineTarget && hasObject)) return
     const hasLead = kept.some(
       (one) => clause.verb !== null && one.at < clause.verbFrom && one.role === 'object',
     )
@@ -232,7 +243,8 @@ class Reader {
     const isPut = clause.verb === null || clause.verb.kind === 'put'
     if (isMet) {
       // "Butter in": what was just made goes into what lay there before it.
-      if (clause.verb === null && this.takes.lines.length === 0 && !hasTargetIn(this.takes)) {
+      const goesIn = clause.verb === null || (isPut && /^\s*in\b/iu.test(rest))
+      if (goesIn && this.takes.lines.length === 0 && !hasTargetIn(this.takes)) {
         const other = this.#stage.bench.lots
           .filter((lot) => !lot.isSide && lot !== hand && !lot.isAside)
           .at(-1)
@@ -482,7 +494,7 @@ class Reader {
           verb.senses.some(({ operation }) => operation !== null && operation === one.operation),
       )
       .at(-1)
-    if (lot !== undefined) this.lot(lot, said.share, role)
+    if (lot !== undefined) this.lot(lot, said.share, role, said.amountG)
     return lot !== undefined
   }
 
@@ -532,8 +544,19 @@ class Reader {
     }
   }
   /** A line that is in a lot already stands for the lot. */
-  #usedUp(of: Named, { role, said, word }: Extract<Mention, { kind: 'named' }>): void {
+  #usedUp(of: Named, { role, said, word, product }: Extract<Mention, { kind: 'named' }>): void {
     const { bench } = this.#stage
+    const made =
+      product === null
+        ? undefined
+        : bench
+            .holding(of.id)
+            .filter((lot) => lot.words.has(product))
+            .at(-1)
+    if (made !== undefined) {
+      this.lot(made, said.share, role, said.amountG)
+      return
+    }
     // "The rest of the flour", where all of it is used: more of it, not what it went into.
     if (role === 'with' && said.isStated && said.share === null) return
     if (role !== 'object' && of.foodClass !== null && AMOUNTS_TO_NOTHING.has(of.foodClass)) {
@@ -560,13 +583,13 @@ class Reader {
         .map((lot) => bench.now(lot))
         .filter((lot) => bench.lots.includes(lot))
         .at(-1)
-      if (byWord !== undefined) this.lot(byWord, said.share, role)
+      if (byWord !== undefined) this.lot(byWord, said.share, role, said.amountG)
       else if (gone !== undefined) this.lot(gone, said.share, role)
       else this.#unmade(of, said.share, role)
       return
     }
     const last = lots.filter((lot) => lot.words.has(word)).at(-1) ?? lots.at(-1)
-    if (last !== undefined) this.lot(last, said.share, role)
+    if (last !== undefined) this.lot(last, said.share, role, said.amountG)
   }
 
   /** A part that no doing has begun: its foods where it is worked itself, else the part as it is. */
@@ -606,7 +629,7 @@ class Reader {
     const cut =
       lot ??
       (PIECE_WORDS.has(word) ? (bench.lots.filter(isPiece).at(-1) ?? this.#wasPiece(isPiece)) : undefined)
-    if (cut !== undefined) this.lot(cut, said.share, role)
+    if (cut !== undefined) this.lot(cut, said.share, role, said.amountG)
   }
   /** The live lot that what was cut or shaped last went into. */
   #wasPiece(isPiece: (lot: Lot) => boolean): Lot | undefined {
@@ -630,7 +653,7 @@ class Reader {
       .filter((lot) => !lot.isSide && lot.words.has(word) && lot.order > (side?.order ?? 0))
       .at(-1)
     const lot = live ?? side
-    if (lot !== undefined) this.lot(lot, said.share, role)
+    if (lot !== undefined) this.lot(lot, said.share, role, said.amountG)
     else if (word === 'water') this.takes.hasTap = true
     else this.#word(word, { said, role })
   }
@@ -688,7 +711,7 @@ class Reader {
         ? isDry(of)
         : which === 'wet'
           ? !isDry(of)
-          : part !== null || (isList && which === 'all') || !isLater(of),
+          : part !== null || this.takes.topic !== null || (isList && which === 'all') || !isLater(of),
     )
     const lots = bench.lots.filter((lot) => !lot.isSide && (at === null || lot.part === at))
     if (which === 'dry' || which === 'wet') {

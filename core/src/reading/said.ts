@@ -7,6 +7,8 @@ export interface Said {
   /** Share of the whole; null = all that is left. */
   readonly share: number | null
   readonly isStated: boolean
+  /** Grams or millilitres that the words state, for what no list weighs. */
+  readonly amountG?: number
 }
 export const ALL_OF_IT: Said = { share: null, isStated: false }
 
@@ -73,6 +75,26 @@ function amountShare(clause: string, of: Named, kitchen: Kitchen, reading: Readi
   return mass.value / whole
 }
 
+/** Millilitres or grams of one unit, for lots that no list weighs. @source practice */
+const ROUGHLY: Readonly<Record<string, number>> = {
+  mL: 1,
+  L: 1000,
+  cup: 240,
+  tbsp: 15,
+  tsp: 5,
+  g: 1,
+  kg: 1000,
+}
+/** What an amount in words before a lot's name weighs, roughly; null where there is none. */
+function roughly(clause: string): number | null {
+  const digits = inDigits(clause)
+  const start = digits.search(/[\d½¼¾⅓⅔⅛][\d.,/½¼¾⅓⅔⅛ ]*[^\d½¼¾⅓⅔⅛]*$/u)
+  const term = start < 0 ? undefined : readAmountAt(digits, start, { isDecimalComma: false })?.amount.terms[0]
+  const each = term?.unit == null ? undefined : ROUGHLY[term.unit]
+  return term === undefined || each === undefined ? null : ((term.low + term.high) / 2) * each
+}
+
+const SHARE_OF_AMOUNT = /\b(?:half|thirds?|quarters?)\b of the [\d½¼¾]/iu
 const EACH = /^[^.;,]{0,24}\b(?:on|into|over|to|for|in) each\b/iu
 
 /**
@@ -101,6 +123,13 @@ export function saidOf(
     return { share: share === null ? 0.9 : Math.max(0.05, 1 - share), isStated: true }
   }
   if (REST.test(clause) || LAST_AMOUNT.test(clause)) return { share: null, isStated: true }
+  // "Half of the 2 litres": the share is meant, not the amount.
+  if (SHARE_OF_AMOUNT.test(clause))
+    for (const [words, share] of SHARES)
+      if (words.test(clause.replace(/\b[\d½¼¾][^a-z]*\p{L}+\s+of\s*(?:the\s*)?$/iu, '')))
+        return { share, isStated: true }
+  const rough = of === null ? roughly(clause) : null
+  if (rough !== null) return { share: null, isStated: true, amountG: rough }
   const amount = of === null ? null : amountShare(clause, of, kitchen, reading)
   // An amount close to the whole list entry, or above it, is the whole of it.
   if (amount !== null) return amount > 0.97 ? ALL_OF_IT : { share: amount, isStated: true }

@@ -1,7 +1,7 @@
 import type { Kitchen } from '../model'
 import type { Bench } from './bench'
 import type { Clause, Parsed } from './clauses'
-import { CLASS_WORDS, PIECE_WORDS, SIDE_WORDS, VESSELS } from './lexicon/things'
+import { CLASS_WORDS, PIECE_WORDS, PRODUCT_WORDS, SIDE_WORDS, VESSELS } from './lexicon/things'
 import { type Verb, verbOf } from './lexicon/verbs'
 import { type Fit, fitAt, type Named, type Names, TOO_COMMON } from './named'
 import { ALL_OF_IT, type Reading, type Said, saidOf } from './said'
@@ -24,6 +24,7 @@ export type Mention = Base &
         readonly isWhole: boolean
         readonly word: string
         readonly made: Verb | null
+        readonly product: string | null
       }
     | { readonly kind: 'word'; readonly word: string; readonly made: Verb | null }
     | { readonly kind: 'side'; readonly word: string; readonly isMarked: boolean }
@@ -325,7 +326,11 @@ function mentionAt(
     const group = groupAt(tokens, index, scene)
     return group === null ? null : one({ ...group, role })
   }
+  const isPartName = (scene.names.get(stem) ?? []).some(
+    ({ kind, names }) => kind === 'part' && names[0]?.length === 1,
+  )
   if (
+    !isPartName &&
     /^(?:dry|wet)$/.test(text) &&
     isDet(tokens[index - 1]) &&
     !/^(?:ingredients?|pan|frying|skillet|mix|mixture|kadhai|hot)$/.test(tokens[index + 1]?.text ?? '') &&
@@ -410,6 +415,7 @@ function mentionAt(
         isWhole: isThe,
         word: 'water',
         made: null,
+        product: null,
         at,
         role,
         said: share,
@@ -431,6 +437,9 @@ function mentionAt(
     scene.bench.lots.some((lot) => !lot.isSide && lot.words.has(stem))
   if (named !== null && !isWeak) {
     const of = named.fits.map((fit) => fit.of)
+    // "The spinach puree": where the spinach is used, what was made of it.
+    const follows = tokens[index + named.run]
+    const isProduct = follows?.kind === 'word' && PRODUCT_WORDS.has(follows.stem)
     const [first] = named.fits
     return one(
       {
@@ -439,11 +448,12 @@ function mentionAt(
         isWhole: (first?.coverage ?? 0) >= 1 || named.run >= 2,
         word: stem,
         made: madeBy(tokens, index),
+        product: isProduct ? follows.stem : null,
         at,
         role,
         said: saidOf(before, after, of[0] ?? null, scene.kitchen, scene.reading),
       },
-      named.run,
+      named.run + (isProduct ? 1 : 0),
     )
   }
   if (VESSELS.has(stem)) return null

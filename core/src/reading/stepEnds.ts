@@ -4,7 +4,7 @@ const PERCENT_LIGHTER =
   /(\d{1,2})\s*%\s*(?:lighter|less|of (?:its|the|their) (?:weight|mass|water) (?:is |has )?(?:gone|lost))|loses?\s+(\d{1,2})\s*%/i
 const PERCENT_LEFT = /\bto\s+(\d{1,2})\s*%\s*(?:of (?:its|the|their))?|(\d{1,2})\s*% (?:is |are )?left/i
 const TO_MASS =
-  /\b(?:to|until (?:it |they )?(?:weighs?|shows?)|down to|weighing)\s+(?:about\s+)?(\d+(?:[.,]\d+)?)\s*(g|kg|grams?)\b(?!\s*(?:each|pieces?|balls?|patties|portions?|per|of ))/i
+  /\b(?:until you have|to|until (?:it |they )?(?:weighs?|shows?)|down to|weighing)\s+(?:about\s+)?(\d+(?:[.,]\d+)?)\s*(g|kg|grams?|ml)\b(?!\s*(?:each|pieces?|balls?|patties|portions?|per|of ))/i
 const BY_FRACTION: readonly (readonly [RegExp, number])[] = [
   [
     /\b(?:reduced? )?by (?:a |one )?half\b|\buntil (?:it (?:is|has) )?(?:reduced (?:by|to) )?half(?:ed)?\b|\bhalved\b|\breduce to half\b/i,

@@ -61,7 +61,10 @@ export function settingsIn(text: string, operation: OperationId | null): StepSet
       : /\b(?:no fan|conventional|top and bottom heat)\b/i.test(text)
         ? false
         : null,
-    isWrapped: /\bwrap(?:ped)?\b|\bin foil\b|\bfoil parcel/i.test(text) && operation !== 'rest',
+    isWrapped:
+      /\bwrap(?:ped)?\b|\bin foil\b|\bfoil parcel|\b(?:cover|covered|tent|tented|seal|sealed)\b[^.;]{0,30}\bfoil\b|\bunder foil\b/i.test(
+        text,
+      ) && operation !== 'rest',
     form,
     thicknessMm:
       mm !== null

@@ -60,10 +60,12 @@ function untilEnd(text: string, from: number): number {
 
 /** Where "and" opens the next doing within a stretch; its end where none does. */
 function doingWithin(text: string, from: number, mark: number): number {
-  for (const { 0: word, index } of text.slice(from, mark).matchAll(/\s(?:and|or)\s+/giu)) {
+  for (const { 0: word, index } of text.slice(from, mark).matchAll(/\s(?:and|or)\s+|\s(?=(?:I|we)\s)/gu)) {
+    if (word.trim() === '' && index < 4) continue
     const all = tokensOf(text.slice(from + index + word.length, mark))
     const [first, second] = /^(?:i|we|you)$/.test(all[0]?.text ?? '') ? all.slice(1) : all
     const found = first === undefined ? null : verbOf(first.text)
+    if (word.trim() === '' && (found?.form === 'past' || found?.form === 'bare')) return from + index
     if (first === undefined || found?.form !== 'bare') continue
     const isDoing =
       second === undefined

@@ -27,6 +27,15 @@ export interface Doing {
   readonly lot: Lot
 }
 
+/** "Until you have about 900 ml", "you need 240 g". */
+function statedIn(text: string): number | null {
+  const found =
+    /\b(?:until (?:you have|there is|it measures|you are left with)|you (?:need|should have|want))\s+(?:about |around |just )?(\d+(?:\.\d+)?)\s*(ml|l|litres?|g|kg)\b/iu.exec(
+      text,
+    )
+  if (found === null) return null
+  return Number(found[1]) * (/^(?:l|kg)/iu.test(found[2] ?? '') ? 1000 : 1)
+}
 const POURED: ReadonlySet<OperationId> = new Set([
   'mix',
   'blend',
@@ -160,6 +169,7 @@ export class Walk {
       lots: [],
       parts: [],
       hasTap: false,
+      tapG: 0,
       topic: null,
       base: null,
       isEmpty: uses.length === 0,
@@ -259,6 +269,10 @@ export class Walk {
             ? false
             : inWater || lines.some(({ foodClass }) => foodClass === 'water'),
         isSide: false,
+        isTap: false,
+        statedG:
+          statedIn(all) ??
+          (takes.lots.length === 1 && takes.lines.length === 0 ? (takes.lots[0]?.lot.statedG ?? null) : null),
         isLiquid: operation !== null && POURED.has(operation) && liquidShare(lines) > 0.6,
       },
       takes.lots.filter(({ lot: one }) => !one.isSide),
@@ -285,6 +299,8 @@ export class Walk {
           isInWater: true,
           isSide: true,
           isLiquid: true,
+          isTap: !lines.some(({ foodClass }) => foodClass === 'water' || foodClass === 'plant-milk'),
+          statedG: null,
         },
         [],
       )
@@ -420,6 +436,7 @@ export const NOTHING_TAKEN: Takes = {
   lots: [],
   parts: [],
   hasTap: false,
+  tapG: 0,
   topic: null,
   base: null,
   isEmpty: true,

@@ -97,3 +97,7 @@ export const PIECE_WORDS = new Set(
 export const SIDE_WORDS = new Set(
   'water liquor liquid whey juice brine oil marinade soakings broth'.split(' '),
 )
+/** Words for what is made of a food, after its name: "tomato puree", "bean mixture". */
+export const PRODUCT_WORDS = new Set(
+  'puree mixture mash paste batter crumb meal mix slurry dough filling mince pulp sauce cream'.split(' '),
+)

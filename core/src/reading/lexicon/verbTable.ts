@@ -51,6 +51,7 @@ weigh
   press \bdown\b
   none
 squeeze wring
+  none \bout as much (?:\w+ )?(?:milk|liquid)
   mix ^\s*(?:in|over)\b|\b(?:lemon|lime|orange)s?\b[^.;]*\b(?:over|in|into)\b
   squeeze
 trim peel core stem stone pit hull deseed de-seed skin shell destem de-stem top-and-tail husk pod [noun] = trim
@@ -60,7 +61,7 @@ pick
 chop dice slice cut shred tear mince cube halve quarter carve crack snip julienne split flake bash chunk
 + sliver spiralise spiralize [noun]
   shape \b(?:pastry|dough)\b
-  trim \boff\b[^.;]{0,20}\b(?:stems?|ends?|tops?|roots?|stalks?)\b
+  trim \boff\b[^.;]{0,20}\b(?:stems?|ends?|tops?|roots?|stalks?|core|skin|peel|rind|crust)\b
   none \ba (?:cross|slit|hole|vent)|\bthe heat\b
   chop
 break
@@ -89,7 +90,7 @@ run
   none
 mix combine stir fold whisk beat work cream blend-in incorporate marry [noun]
   shape ^\s*(?:it |them )?(?:over|in half)\b
-  whip \b(?:peaks?|foam|stiff|fluffy|frothy|doubled)\b|\bholds? (?:its|a) shape\b
+  whip \b(?:peaks?|foam|stiff|fluffy|frothy|doubled|thick and glossy)\b|\bholds? (?:its|a) shape\b
   none ^\s*(?:now and|occasionally|often|from time|once\b|twice\b)[^,.;]*$
   knead \b(?:into a (?:firm |stiff |smooth )?dough) and knead\b
   mix
@@ -112,6 +113,7 @@ knead
 whip [noun] = whip
 layer stack assemble sandwich interleave [noun] = shape
 coat glaze baste brush bread dredge dust lacquer [noun]
+  none ^\s*(?:off|away)\b|^\s*the (?:board|work)
   none ^\s*(?:a|the|your) (?:tin|tray|dish|pan|mould|board|work)
   coat
 dip drag draw turn-in
@@ -129,7 +131,9 @@ spread smear [noun]
 marinate marinade marinade [noun] = marinate
 cure brine pickle [noun] = marinate
 shape form roll mould mold portion divide pat thread skewer twist knot plait pipe flatten stuff crimp [noun]
+  none ^\s*(?:and hang|the (?:cloth|edges?|ends)\b)
   none \b(?:dry)\b(?=.*(?:towel|paper)|[^a-z]*$)
+  coat ^\s*(?:(?:them|it|the [\w ]{1,24}) )?(?:in|through)\b(?! (?:to|half|a ball|foil|paper|the))
   coat ^\s*(?:them|it|the [\w ]{1,24}) (?:in|through)\b
   none \bthe edges?\b(?!.*\bfold)
   shape
@@ -248,6 +252,9 @@ drive
   reduce \boff\b
   none
 deglaze [put joins]
+hang
+  none \bon to\b
+  drain
 start begin
   toast \bdry pan\b
   none
@@ -270,7 +277,7 @@ give get need want [give]
 preheat pre-heat hand serve eat enjoy taste adjust check grease oil butter skim flip turn watch prick unwrap
 + unmould unmold invert remove discard bin save reserve lift take transfer move repeat stop light plate store
 + bottle open flute count lie switch cut-off ease loosen-the help stick keep-an do avoid see note remember
-+ continue carry pass push use measure prepare gather tie tuck pat blot dampen damp wet hang wipe clean
++ continue carry pass push use measure prepare gather tie tuck pat blot dampen damp wet wipe clean
 + flour-the knock tap tilt swap lose try aim throw-away uncover unmould-it fish chuck-out float-off skim-off
 + collect stretch label seal close clip ready unroll deflate score mark nudge rough shut wait-for [none noun]
 `

@@ -9,6 +9,7 @@ const CROWDED_G_PER_DM2 = 40
 const SHAPED = new Set(['patty', 'ball', 'log', 'loaf'])
 /** Cooking that brings a watery vegetable to this share of its raw mass is enough, by minutes of pan. */
 const PRECOOKED_MIN = 4
+const ROOM_C = 20
 const HOT_FOR_BLENDER_C = 60
 
 /** Browning, drying, shaping, the blender, cultures. @source functional-ingredient rules 39 to 55; processes 3.10 to 3.25; limits practice */
@@ -239,7 +240,7 @@ export const HEAT_RULES: readonly MethodRule[] = [
   },
   {
     id: 'hot-in-closed-blender',
-    severity: 'stop',
+    severity: 'caution',
     about: 'hot liquid in a closed blender',
     find: (story) =>
       story.trace.flatMap(({ spec, step, reading, placed }, at) => {
@@ -248,10 +249,15 @@ export const HEAT_RULES: readonly MethodRule[] = [
           /\bstick|\bhand blender|\bimmersion|\bvent|\blid (?:ajar|off)|\bcool/i.test(step.text)
         )
           return []
-        const before = story.trace
-          .slice(0, at)
-          .findLast((earlier) => reading.takes.some(({ id }) => id === earlier.step.id))
-        const hotC = before?.reading.state.coreC ?? 20
+        // Lots are as warm as they were left; what comes from the list is cold.
+        let massG = 0
+        let warm = 0
+        for (const take of reading.takes) {
+          const before = story.trace.slice(0, at).findLast(({ step: earlier }) => earlier.id === take.id)
+          massG += take.massG
+          warm += take.massG * (before?.reading.state.coreC ?? ROOM_C)
+        }
+        const hotC = massG > 0 ? warm / massG : ROOM_C
         return hotC < HOT_FOR_BLENDER_C || placed.vessel?.kind === 'processor'
           ? []
           : [

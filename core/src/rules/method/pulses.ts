@@ -6,6 +6,11 @@ const RAW_PULSE = 'raw-pulse'
 /** Salts that make a curd of soy milk. */
 const COAGULANT = 'coagulant'
 const SOAKED = /\bsoak|\bboiled\b/
+/** Minutes near the boil until a pulse is cooked: whole, and ground after a soak. Practice. */
+/** A full boil that destroys the toxin of a soaked bean, min. @source FDA Bad Bug Book; local food codes */
+const HARD_BOIL_MIN = 10
+const WHOLE_MIN = 15
+const GROUND_MIN = 5
 const LOCAL_CODE = 'Follow your local food code.'
 
 /** Whether a pulse is soaked for so many minutes, and its water goes. */
@@ -32,14 +37,17 @@ export const PULSE_RULES: readonly MethodRule[] = [
             (sum, { reading, spec }) => sum + reading.minutes * (spec?.id === 'pressure-cook' ? 4 : 1),
             0,
           )
+        const simmered = story.did(told, 'simmer').reduce((sum, { reading }) => sum + reading.minutes, 0)
         const isSoaked = soaked(story, told.id, 300)
-        if (boiled >= 30 && isSoaked) return []
+        // A hard boil of ten minutes destroys it; the rest of the half hour may be at a simmer.
+        const isBoiled = boiled >= 30 || (boiled >= HARD_BOIL_MIN && boiled + simmered >= 30)
+        if (isBoiled && isSoaked) return []
         return [
           {
             lineId: told.id,
             message: `${told.food.name} hold a toxin: ${[
               ...(isSoaked ? [] : ['they are not soaked for 5 hours']),
-              ...(boiled >= 30 ? [] : [`they boil for ${whole(boiled)} min`]),
+              ...(isBoiled ? [] : [`they boil for ${whole(boiled)} min`]),
             ].join(', and ')}.`,
             remedy: `Soak 5 hours, drain, boil hard for 30 minutes, then cook to tender; no slow-cooker start. ${LOCAL_CODE}`,
           },
@@ -54,7 +62,9 @@ export const PULSE_RULES: readonly MethodRule[] = [
       story.of(RAW_PULSE).flatMap((told) => {
         if (!story.hasSteps || story.joins(told) < 0) return []
         const minutes = story.minutesAt(told, 90) / AT_TEMPERATURE
-        return minutes >= 15
+        // Ground after a soak, it cooks through as fast as a batter.
+        const isGround = soaked(story, told.id, 60) && story.did(told, 'blend', 'rice').length > 0
+        return minutes >= (isGround ? GROUND_MIN : WHOLE_MIN)
           ? []
           : [
               {

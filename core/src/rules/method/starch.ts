@@ -9,7 +9,7 @@ const SLURRY = /\bslurry|\bcold water|\bcold (?:milk|stock)|\bdissolve|\bwhisk(?
 export const STARCH_RULES: readonly MethodRule[] = [
   {
     id: 'starch-raw',
-    severity: 'stop',
+    severity: 'caution',
     about: 'starch below its gelatinisation',
     find: (story) =>
       story.of(STARCHES).flatMap((told) => {
