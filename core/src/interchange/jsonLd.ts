@@ -59,7 +59,7 @@ function sectionsIn(instructions: unknown): Section[] {
           .map((line) => line.replace(/^\s*(?:step\s*)?\d+[.):]\s*/i, '').trim())
           .filter((line) => line !== ''),
       )
-    } else if (isObject(item)) {
+    } else if (isObject(item) && !asList(item['@type']).includes('HowToTip')) {
       const inner = item['itemListElement'] ?? item['steps']
       if (inner !== undefined) {
         const nested = sectionsIn(inner).flatMap(({ steps }) => steps)
@@ -99,7 +99,7 @@ export function fromJsonLd(recipe: Json): RecipeText {
       : [{ name: 'Main', lines: linesIn(recipe), own: recipe[OWN] }]
   const ofParts = inner.flatMap((part, at) => methodIn(part, at))
   return {
-    name: typeof recipe['name'] === 'string' ? recipe['name'] : '',
+    name: asText(recipe['name']),
     menu: asText(recipe['frijol:menu']),
     note: asText(recipe['description']),
     portions: portionsIn(recipe['recipeYield']),

@@ -1,7 +1,7 @@
 import type { MethodLine, RecipeText } from './recipe'
 import { PartGatherer, partName, sectionKind, statedYield } from './sections'
 
-const BULLET = /^\s*(?:[-*•▢–—+]|\[[ xX]?\])\s+/
+const BULLET = /^\s*(?:(?:[-*•▢☐□☑✓✔●◦‣·►▶→➡➜–—+]|\p{Extended_Pictographic})\uFE0F?|\[[ xX]?\])\s+/u
 const NUMBERED =
   /^\s*(?:(?:step\s*)?\d{1,2}\s*[.):]\s+(?=\D)|step\s+\d{1,2}\s*[:.)]?\s*|[a-z]\)\s+|[ivx]{1,4}[.)]\s+)/i
 const STARTS_LIKE_AMOUNT =
@@ -42,6 +42,13 @@ interface Line {
 
 /** "150 g cashews · 250 ml water · 1 tsp salt" are three lines. */
 function inOneLine(line: string): string[] {
+  const commas = /^(?:([\p{L}][\p{L} ]{1,30}):\s*)?(.+)$/u.exec(line)
+  const listed = (commas?.[2] ?? '').split(/,\s+(?=(?:[\d½¼¾⅓⅔]|a?\s?pinch\b|juice of|zest of))/u)
+  const isCommas =
+    listed.length > 2 &&
+    listed.every((part) => STARTS_LIKE_AMOUNT.test(part) && part.length < 60) &&
+    !/[.;]\s/.test(line)
+  if (isCommas) return commas?.[1] === undefined ? listed : [`${commas[1]}:`, ...listed]
   const parts = line.split(/\s+[·•|]\s+/)
   const isList =
     parts.length > 2 && parts.filter((part) => STARTS_LIKE_AMOUNT.test(part)).length >= parts.length - 1
@@ -49,8 +56,9 @@ function inOneLine(line: string): string[] {
 }
 
 /** A count and an order: "1 boil", never "1 onion". */
-const COUNTED =
-  /^(\d{1,2})\s+(?:add|bake|beat|blend|boil|bring|brown|chill|chop|coat|combine|cook|cool|cover|cut|dice|drain|fold|form|freeze|fry|grate|grill|grind|heat|knead|leave|let|make|marinate|mash|melt|mix|peel|place|pour|preheat|press|process|pulse|put|rest|rinse|roast|roll|serve|set|shape|simmer|slice|soak|spread|sprinkle|squeeze|steam|stir|strain|sweat|taste|tip|toast|toss|use|whisk|wrap)\b/iu
+const COUNTED = /^(\d{1,2})\s+(?=\p{L}{3})/u
+const COUNTED_ORDER =
+  /^\d{1,2}\s+(?:add|blitz|crumble|drop|fish|grease|meanwhile|next|once|then|when|bake|beat|blend|boil|bring|brown|chill|chop|coat|combine|cook|cool|cover|cut|dice|drain|fold|form|freeze|fry|grate|grill|grind|heat|knead|leave|let|make|marinate|mash|melt|mix|peel|place|pour|preheat|press|process|pulse|put|rest|rinse|roast|roll|serve|set|shape|simmer|slice|soak|spread|sprinkle|squeeze|steam|stir|strain|sweat|taste|tip|toast|toss|use|whisk|wrap)\b/iu
 
 /** Lines that count 1, 2, 3 without a mark: "1 boil the cashews". */
 function countedLines(lines: readonly string[]): ReadonlySet<number> {
@@ -61,7 +69,8 @@ function countedLines(lines: readonly string[]): ReadonlySet<number> {
     const number = COUNTED.exec(line)?.[1]
     if (number !== undefined && Number(number) === run.length + 1) run.push(at)
     else run = number === '1' ? [at] : []
-    if (run.length >= 3) for (const one of run) found.add(one)
+    const orders = run.filter((one) => COUNTED_ORDER.test(lines[one] ?? '')).length
+    if (run.length >= 3 && orders >= 2) for (const one of run) found.add(one)
   })
   return found
 }
@@ -182,8 +191,26 @@ class Reader {
     const { words } = line
     const hasList = this.gatherer.parts.length > 0
     if (
+      statedYield(words) !== null &&
+      words.length < 70 &&
+      !/^[\d½¼¾].*\b(?:g|ml|tbsp|tsp|cup)\b/i.test(words)
+    ) {
+      this.portions ??= statedYield(words)
+      // "Bean chilli (serves 4)" is the title as well.
+      if (this.name === '' && !hasList && !YIELD_FIRST.test(words))
+        this.name = words
+          .replace(/\s*\((?=[^)]*\d)[^)]*\)\s*$|[.,–—-]\s+(?:for|serves|makes|yields?|feeds)\b.*$/iu, '')
+          .trim()
+      return
+    }
+    if (YIELD_FIRST.test(words) && words.length < 70) {
+      this.notes.push(line.raw)
+      return
+    }
+    if (
       COLON_HEADING.test(words) ||
-      /^for the [a-z ]{2,50}$/i.test(words) ||
+      /^for (?:the )?[a-z ]{2,50}$/i.test(words) ||
+      (/^[\p{Lu} ]{3,30}$/u.test(words) && likeIngredient(line.next) && hasList) ||
       (line.isAfterGap && couldHead(words) && likeIngredient(line.next) && (hasList || this.name !== ''))
     ) {
       if (
@@ -209,23 +236,6 @@ class Reader {
     ) {
       this.#kind = 'method'
       this.#heading = partName(words)
-      return
-    }
-    if (
-      statedYield(words) !== null &&
-      words.length < 70 &&
-      !/^[\d½¼¾].*\b(?:g|ml|tbsp|tsp|cup)\b/i.test(words)
-    ) {
-      this.portions ??= statedYield(words)
-      // "Bean chilli (serves 4)" is the title as well.
-      if (this.name === '' && !hasList && !YIELD_FIRST.test(words))
-        this.name = words
-          .replace(/\s*\((?=[^)]*\d)[^)]*\)\s*$|[.,–—-]\s+(?:for|serves|makes|yields?|feeds)\b.*$/iu, '')
-          .trim()
-      return
-    }
-    if (YIELD_FIRST.test(words) && words.length < 70) {
-      this.notes.push(line.raw)
       return
     }
     if (line.isNumbered && !STARTS_LIKE_AMOUNT.test(words)) {

@@ -192,6 +192,7 @@ function isThird(previous: Token | undefined, { tokens, index }: At, sentenceSta
 const REMARK =
   /^(?!(?:\w+,? ){0,3}(?:i|we|you)\b)[^,;:.!?]{1,60}?\b(?:should|will|must|may|might|can|could|is|are|was|were|has|have|wants?|looks?|becomes?|turns?|travels?|freezes?|keeps?|lasts?|needs?|makes?|does|foams?|relaxes|it'll|they'll|that's|mustn't|don't|doesn't|isn't|aren't|won't|drinks?|takes?|deserves?|feels?|tastes?|smells?)\b/iu
 const SHOULD = /^(?:should|must|ought|want|it['’]ll|they['’]ll)\b/iu
+const KEEPS = /^(?:keeps|lasts|freezes|stores|will keep|leftovers|any left)\b/iu
 const NO_ORDER =
   /^(?:do not|don't|never|no|avoid|be careful|take care|mind|remember|nb|serves?\b|enjoy)\b|^(?:tip|note|storage)s?\s*[:.–—-]/iu
 
@@ -294,6 +295,7 @@ function clausesOf(
     !hasOrder &&
     (REMARK.test(bare.slice(sentence.from, sentence.to).trim()) ||
       NO_ORDER.test(words) ||
+      KEEPS.test(words) ||
       (SHOULD.test(words) && !/^should (?:it|they|the)\b/iu.test(words)))
   const clauses: Clause[] = []
   let from = sentence.from
@@ -340,7 +342,7 @@ function clausesOf(
     const to = next === undefined ? sentence.to : link === null ? next.start : cut.to + link.index
     const previous = cuts[index - 1]
     const isJoined =
-      previous !== undefined && /^\s*(?:,\s*)?(?:and|&|then)?\s*$/iu.test(bare.slice(previous.to, cut.at.at))
+      previous !== undefined && /^\s*(?:,|,?\s*(?:and|&|then))\s*$/iu.test(text.slice(previous.to, cut.at.at))
     push(
       Math.max(to, cut.to),
       cut,

@@ -222,6 +222,14 @@ function readClause(
       return operation === null ? read('put') : read('do', operation)
     }
     case 'do': {
+      // "Put the pan in the oven and heat it": nothing is heated but the pan.
+      if (
+        /^(?:heat|warm)$/.test(verb.word) &&
+        /^\s*it\b/iu.test(rest) &&
+        previous?.verb != null &&
+        VESSEL_ONLY.test(parsed.bare.slice(previous.verbTo, previous.to))
+      )
+        return read('none')
       // "Heat a grill pan and brush it with oil": the pan is brushed.
       if (
         /^(?:brush|oil|grease|coat)$/.test(verb.word) &&

@@ -83,6 +83,7 @@ export function refined(
         isInFat: hasFatClause(doing),
         isBody: takes.lines.every(({ of }) => of.foodClass === 'fat'),
         isGoingOn: takes.lines.length === 0,
+        lastHeat,
       })
     if (BOILS.test(bare) || BOILS.test(words))
       return (inWater || has(new Set(['water']))) && has(PIECES) && !has(new Set(['plant-milk']))
@@ -115,6 +116,15 @@ export function refined(
   )
     return 'soak'
   const isTimed = durationsIn(words).length > 0
+  // Water poured over dry food and left to stand.
+  if (
+    operation === 'mix' &&
+    isTimed &&
+    doing.main.verb?.kind === 'put' &&
+    has(new Set(['water'])) &&
+    !has(new Set(['fat']))
+  )
+    return 'soak'
   if (operation === 'mix' && isTimed && /\b(?:low|medium|gentle|high|moderate) heat\b/iu.test(words))
     return has(STARCHY) ? 'thicken' : 'heat'
   if (operation === 'hold' && isTimed && /\bthere\b|\bat \d/iu.test(words) && (isWet || last === 'heat'))
@@ -156,8 +166,9 @@ interface Pan {
   readonly isInFat: boolean
   readonly isBody: boolean
   readonly isGoingOn: boolean
+  readonly lastHeat: OperationId | null
 }
-function cooks(words: string, { isWet, last, has, isInFat, isBody, isGoingOn }: Pan): OperationId {
+function cooks(words: string, { isWet, last, has, isInFat, isBody, isGoingOn, lastHeat }: Pan): OperationId {
   if (/\bslow[- ]cooker\b/iu.test(words)) return 'simmer'
   if (/\b(?:grill|grates?|barbecue|griddle|coals)\b/iu.test(words)) return 'grill'
   if (isInFat && isBody) return 'shallow-fry'
@@ -165,7 +176,8 @@ function cooks(words: string, { isWet, last, has, isInFat, isBody, isGoingOn }: 
   const hasFat = has(new Set(['fat']))
   if (last === 'boil' || last === 'simmer' || last === 'heat') return isWet || !hasFat ? 'simmer' : 'simmer'
   if (isWet && !(last !== null && HOT.has(last))) return has(STARCHY) && !hasFat ? 'thicken' : 'simmer'
-  if (last === 'roast' || last === 'grill' || last === 'coat') return last === 'coat' ? 'grill' : last
+  if (last === 'roast' || last === 'grill') return last
+  if (last === 'coat') return lastHeat ?? 'shallow-fry'
   if (has(STARCHY) && hasFat) return 'heat'
   if (BROWNS.test(words) && !LOW.test(words)) return 'brown'
   if (hasFat || (last !== null && HOT.has(last))) return 'sweat'

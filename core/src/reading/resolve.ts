@@ -97,6 +97,9 @@ const isGeneric = (word: string): boolean => {
   const stem = stemsOf(word)[0] ?? ''
   return GENERIC.has(stem) || PIECE_WORDS.has(stem)
 }
+const FRIES: ReadonlySet<OperationId> = new Set(['shallow-fry', 'deep-fry', 'roast', 'steam'])
+/** "The schnitzels": some thing, and not what is poured. */
+const NAMED_OBJECT = /^\s*(?:the|your)\s+(?!batter|mixture|mix|rest|remaining|sauce)[\p{L}-]+/iu
 const SOLIDS: ReadonlySet<OperationId> = new Set([
   'shape',
   'chop',
@@ -241,6 +244,15 @@ class Reader {
     }
     if (hasPronoun) return
     const isPut = clause.verb === null || clause.verb.kind === 'put'
+    // "Brush with half of the glaze": what is brushed was made before it.
+    const met = this.takes.lots.find(({ lot }) => lot === hand)
+    if (met?.role === 'with' && !hasObject && !before) {
+      const other = this.#stage.bench.lots
+        .filter((lot) => !lot.isSide && lot !== hand && !lot.isLiquid)
+        .at(-1)
+      if (other !== undefined) this.lot(other, null, 'into')
+      return
+    }
     if (isMet) {
       // "Butter in": what was just made goes into what lay there before it.
       const goesIn = clause.verb === null || (isPut && /^\s*in\b/iu.test(rest))
@@ -304,7 +316,12 @@ class Reader {
     if (isNew && lines.some((of) => of.part === part && bench.left(of.id) > 1e-9)) return null
     const hand = (part === null ? null : bench.inHand(part)) ?? bench.inHand(null)
     // A sauce is not threaded, sliced or grilled: the last thing that is no liquid is meant.
-    if (hand !== null && hand.isLiquid && this.#operation !== null && SOLIDS.has(this.#operation)) {
+    const isSolid =
+      this.#operation !== null &&
+      (SOLIDS.has(this.#operation) ||
+        (FRIES.has(this.#operation) &&
+          NAMED_OBJECT.test(this.#doing.parsed.bare.slice(this.#doing.main.verbTo, this.#doing.main.to))))
+    if (hand !== null && hand.isLiquid && isSolid) {
       const solid = bench.lots.filter((lot) => !lot.isSide && !lot.isLiquid).at(-1)
       if (solid !== undefined) return solid
     }

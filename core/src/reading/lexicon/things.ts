@@ -13,7 +13,7 @@ export const HOT: ReadonlySet<OperationId> = new Set([
 
 /** An object that is a thing of the kitchen and no food: "heat the oven", "put the lid on". */
 export const VESSEL_ONLY =
-  /^\s*(?:back |up |down |off |on |over |tightly |loosely )*(?:(?:the|a|an|your|its|six|two|another|some)\s+)?(?:(?:fan|wide|large|heavy|deep|small|grill|frying|griddle|dry|non-?stick|air|cast-?iron|loaf|baking|clean|damp|hot|low|medium|pressure|tart|cake|\d+\s*-?\s*cm|\d+\s*g|inch|silicone)\s+)*(?:oven|grill|broiler|pan|skillet|wok|kadhai|pot|lid|plate|cloth|towel|foil|parchment|paper|weight|heat|flame|temperature|barbecue|griddle|steamer|air ?fryer|air-fryer|edges?|blender|tins?|trays?|moulds?|ring|cups|dish|burner|kettle|board|film|oven gloves|bowl over|it down|it up)\b/iu
+  /^\s*(?:back |up |down |off |on |over |tightly |loosely )*(?:(?:the|a|an|your|its|six|two|another|some)\s+)?(?:(?:fan|wide|large|heavy|deep|small|grill|frying|griddle|dry|non-?stick|air|cast-?iron|loaf|baking|clean|damp|hot|low|medium|pressure|tart|cake|\d+\s*-?\s*cm|\d+\s*g|inch|silicone|stick|cast|iron|non)\s+)*(?:oven|grill|broiler|pan|skillet|wok|kadhai|tava|tawa|pot|lid|plate|cloth|towel|foil|parchment|paper|weight|heat|flame|temperature|barbecue|griddle|steamer|air ?fryer|air-fryer|edges?|blender|tins?|trays?|moulds?|ring|cups|dish|burner|kettle|board|film|oven gloves|bowl over|it down|it up)\b/iu
 
 /** Things that a step works in or with; never food. */
 export const VESSELS = new Set(
@@ -62,7 +62,7 @@ export const DRY: ReadonlySet<FoodClass> = new Set([
 
 /** What an operation makes is called by these. @source practice */
 export const PRODUCTS: Readonly<Partial<Record<OperationId, string>>> = {
-  mix: 'mixture mix batter sauce dressing marinade glaze brine paste slurry blend filling syrup wet',
+  mix: 'mixture mix batter sauce dressing marinade glaze brine paste slurry blend syrup wet',
   blend: 'puree paste cream sauce mixture blend milk batter marinade dressing smoothie base pulp',
   rice: 'crumb meal powder mixture mince rubble paste',
   knead: 'dough mixture',
@@ -89,7 +89,7 @@ export const PRODUCTS: Readonly<Partial<Record<OperationId, string>>> = {
 }
 /** Pieces that cutting and shaping make: what was cut or shaped last is meant. */
 export const PIECE_WORDS = new Set(
-  'patty ball cake log roll loaf sausage link slab round disc bundle dumpling burger nugget kofta strip cube slice dice shred wedge chunk cap matchstick rasher oval cutlet fillet steak rope twist parcel pearl piece triangle baton'.split(
+  'patty ball cake log roll loaf sausage link slab round disc bundle dumpling burger nugget kofta strip cube slice dice shred wedge chunk cap matchstick rasher oval cutlet fillet steak rope twist parcel pearl piece triangle baton schnitzel escalope fritter pancake kebab skewer wing'.split(
     ' ',
   ),
 )

@@ -162,6 +162,7 @@ firm [noun]
   chill \bup\b
   none
 set [noun]
+  none ^\s*(?:up|out)\b
   none \b(?:aside|apart|to one side)\b
   chill {cold}
   none \b(?:over|on|in|under|with|at)\b
