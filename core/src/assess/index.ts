@@ -5,3 +5,11 @@ export { leversOf, pulled } from './explainReading'
 export { workDish } from './workDish'
 export type { PartWork } from './workPart'
 export { nextAct, type NextAct, type StageId } from './nextAct'
+export {
+  type LeftLine,
+  methodReading,
+  type MethodReading,
+  type ReadDoing,
+  type ReadWritten,
+  WELL_READ_SHARE,
+} from './reading'

@@ -13,4 +13,5 @@ export {
 export { readRecipeMethod } from './methodReader'
 export { cutSizeMm, type LineWords, piecesOfStep, refuseIn, type StepPieces, wordsOfLine } from './pieces'
 export { followWords, type HandChange, readStep, rereadStep, setByHand, stepFrom } from './readStep'
+export { type Piece, piecesOfText } from './shown'
 export { statesHeat } from './stepTimes'

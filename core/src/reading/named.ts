@@ -38,7 +38,9 @@ function tellingNames(texts: readonly string[]): string[][] {
     const words = stemsOf(text)
     const telling = words.filter((word) => !VAGUE.has(word) && !/^\d/.test(word))
     const kept = telling.length > 0 ? telling : words
-    return kept.length === 0 ? [] : [kept]
+    // Breadcrumbs are called crumbs.
+    const short = kept.map((word) => word.replace(/^breadcrumb$/u, 'crumb'))
+    return kept.length === 0 ? [] : short.join() === kept.join() ? [kept] : [kept, short]
   })
 }
 

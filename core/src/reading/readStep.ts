@@ -53,6 +53,8 @@ export function readStep(text: string): StepFacts {
 /** A step read anew from its words; what was set by hand stays. */
 export function rereadStep(step: Step, text: string): Step {
   const read = readStep(text)
+  // What the list made of "cook" stays while the words say no other doing.
+  const isSame = readStep(step.text).operation === read.operation
   const hand = new Set<string>(step.byHand)
   const settings = Object.fromEntries(
     Object.entries(read.settings).map(([key, value]) => [
@@ -63,7 +65,7 @@ export function rereadStep(step: Step, text: string): Step {
   return {
     ...step,
     text,
-    operation: hand.has('operation') ? step.operation : read.operation,
+    operation: hand.has('operation') || isSame ? step.operation : read.operation,
     durationMin: hand.has('durationMin') ? step.durationMin : read.durationMin,
     tempC: hand.has('tempC') ? step.tempC : read.tempC,
     until: hand.has('until') ? step.until : read.until,

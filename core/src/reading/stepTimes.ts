@@ -56,6 +56,8 @@ export function durationsIn(
     if (low === null || high === null) continue
     // "As" is no second: a number in letters stands apart from its unit.
     if (/\p{L}$/u.test(match[1] ?? '') && /^\p{L}/u.test(match[0].slice((match[1] ?? '').length))) continue
+    // "A second pan" is another one.
+    if (/^a$/iu.test(match[1] ?? '') && /^second$/iu.test(unit)) continue
     const minutes = ((low + high) / 2) * perUnit(unit)
     const last = found.at(-1)
     // "1 h 30 min" is one time.

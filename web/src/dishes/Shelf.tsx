@@ -24,7 +24,9 @@ export function Shelf() {
     }
     setFault(null)
     const [first] = result.value
-    if (first !== undefined) void navigate(`/dish/${first.id}/mix`)
+    // A recipe with a method first shows how it was understood.
+    if (first !== undefined)
+      void navigate(`/dish/${first.id}/${first.written.length > 0 ? 'method?as=written' : 'mix'}`)
   }
   const openFile = async (chosen: File | undefined) => {
     if (chosen !== undefined) opened(await importFile(chosen))

@@ -74,7 +74,10 @@ export function Takes({ part, step, reading }: TakesProps) {
       </legend>
       <ul className="m-0 grid list-none gap-1 ps-0">
         {uses.map((use) => {
-          const name = choices.find(({ key }) => key === keyOf(use))?.name ?? 'something that is gone'
+          const name =
+            choices.find(({ key }) => key === keyOf(use))?.name ??
+            reading?.takes.find((one) => keyOf(one) === keyOf(use))?.name ??
+            'something that is gone'
           const massG = reading?.takes.find((one) => keyOf(one) === keyOf(use))?.massG
           return (
             <li key={keyOf(use)} className="grid grid-cols-[minmax(0,1fr)_72px_28px] items-center gap-2">
