@@ -145,6 +145,8 @@ test('the aim is set, and its limits answer in the mix', async ({ page }) => {
       'Lentil mince\nServes 4\n\n2 cups cooked green lentils\n100 g walnuts\n1 tbsp soy sauce\n1 tsp salt\n\n1. Chop and brown everything for 10 minutes.',
     )
   await page.getByRole('button', { name: 'Read it' }).click()
+  await expect(page.getByRole('button', { name: 'As written' })).toBeVisible()
+  await page.keyboard.press('Alt+2')
   await page.getByRole('link', { name: 'Choose the original' }).click()
   await page.getByRole('button', { name: 'Choose the original' }).click()
   await page.getByPlaceholder(/^Lamb, egg/).fill('minced beef')

@@ -32,7 +32,7 @@ test('wrong files get a clear message and change nothing', async ({ page }) => {
     `{"@type":"Recipe","name":"${'x'.repeat(30_000_000)}"}`,
     /30 MB.*up to 20 MB/,
   )
-  await refuses(
+  await openFile(
     page,
     'markup.json',
     JSON.stringify({
@@ -40,8 +40,8 @@ test('wrong files get a clear message and change nothing', async ({ page }) => {
       name: '<img src=x onerror="alert(1)">Soup',
       recipeIngredient: ['1 onion'],
     }),
-    /name holds markup/,
   )
+  await expect(page.getByLabel('Name of the dish')).toHaveValue('Soup')
   expect(dialogs).toEqual([])
 })
 
@@ -69,6 +69,7 @@ test('markup inside lines and steps stays text', async ({ page }) => {
     })}</script>`,
   )
   await expect(page.getByLabel('Name of the dish')).toHaveValue('Bean & leek soup')
+  await page.keyboard.press('Alt+2')
   await expect(page.getByRole('spinbutton', { name: 'Grams of White beans, cooked' })).toBeVisible()
   expect(isRun).toBe(false)
 })

@@ -234,10 +234,6 @@ describe('wrong input', () => {
     ['{"name": ', 'not-json'],
     ['{"name": "x"}', 'no-recipe'],
     ['{"@type":"Recipe","name":"x"}', 'no-ingredients'],
-    [
-      '{"@type":"Recipe","name":"<img src=x onerror=alert(1)>","recipeIngredient":["1 egg"]}',
-      'markup-in-name',
-    ],
     ['{"@type":"Recipe","recipeIngredient":["1 egg"],"__proto__":{"x":1}}', 'unsafe-json'],
     [deep, 'unsafe-json'],
     ['\u0000\u0001binary', 'not-text'],

@@ -1,3 +1,4 @@
+import { unescaped } from '../measure'
 import { Dish, fail, ok, type Result } from '../model'
 import { jsonLdScripts } from './html'
 import { fromJsonLd, recipesIn } from './jsonLd'
@@ -103,8 +104,8 @@ export function readRecipes(text: string, context: ReadContext): Result<Dish[]> 
     case 'html':
       return readHtml(text, context)
     case 'markdown':
-      return all([fromMarkdownRecipe(text)], context)
+      return all([fromMarkdownRecipe(unescaped(text))], context)
     default:
-      return all([fromPlainText(text)], context)
+      return all([fromPlainText(unescaped(text))], context)
   }
 }

@@ -1,4 +1,4 @@
-import { type LineReader, readLine } from '../measure'
+import { type LineReader, readLine, unescaped } from '../measure'
 import {
   blankDish,
   Dish,
@@ -56,26 +56,14 @@ export interface ReadContext {
   readonly readStep: (text: string, id: string) => Step
 }
 
-const MARKUP = /<\/?[a-z!][^>]{0,400}>/i
 const MOST_LINES = 300
 const MOST_PARTS = 40
 
 /** Plain text of a string that may hold tags and entities of a web page. */
 export function plainText(text: string): string {
-  return text
-    .replace(/<br\s*\/?>|<\/(?:p|li|div)>/gi, '\n')
-    .replace(/<\/?[a-z!][^>]{0,400}>/gi, '')
-    .replace(/&nbsp;/g, ' ')
-    .replace(/&frac12;/g, '½')
-    .replace(/&frac14;/g, '¼')
-    .replace(/&frac34;/g, '¾')
-    .replace(/&#0?39;|&rsquo;|&apos;/g, '’')
-    .replace(/&quot;/g, '"')
-    .replace(/&deg;/g, '°')
-    .replace(/&lt;/g, '<')
-    .replace(/&gt;/g, '>')
-    .replace(/&amp;/g, '&')
-    .trim()
+  return unescaped(
+    text.replace(/<br\s*\/?>|<\/(?:p|li|div)>/gi, '\n').replace(/<\/?[a-z!][^>]{0,400}>/gi, ''),
+  ).trim()
 }
 
 /** A formula line from its text. */
@@ -219,15 +207,7 @@ const asIssue = (path: readonly PropertyKey[], message: string): Issue => ({
 
 /** A Dish from a recipe's text, checked by the same schema as every stored dish. */
 export function dishFrom(recipe: RecipeText, context: ReadContext): Result<Dish> {
-  const name = recipe.name.trim()
-  if (MARKUP.test(name)) {
-    return fail({
-      code: 'markup-in-name',
-      path: ['name'],
-      message:
-        'The recipe’s name holds markup, not plain text. Nothing was changed. Take the tags out of the name and open the file again.',
-    })
-  }
+  const name = plainText(recipe.name) || recipe.name.trim()
   const kept = recipe.parts
     .map((part, at) => ({ part, at, hasSteps: recipe.method.some((one) => one.part === at) }))
     .filter(({ part, hasSteps }) => part.lines.length > 0 || hasSteps)

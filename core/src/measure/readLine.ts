@@ -1,4 +1,5 @@
 import type { Amount, AmountTerm, Ingredient, OpenAmount, UnitId } from '../model'
+import { unescaped } from './entities'
 import { firstAlternative, isTwoFoods } from './alternatives'
 import { readJuiced } from './citrus'
 import { findFood } from './findFood'
@@ -154,7 +155,7 @@ export function readLine(written: string, reader: LineReader): ReadLine {
       ],
     }
   }
-  const text = written.replace(BULLET, '').replace(/\s+/g, ' ').trim()
+  const text = unescaped(written).replace(BULLET, '').replace(/\s+/g, ' ').trim()
   const juiced = readJuiced(text)
   if (juiced !== null) return finish(written, reader, { ...juiced, alternates: [], asides: [], rest: text })
   return readPlain(written, text, reader)

@@ -101,7 +101,7 @@ function isFollowedAsVerb(at: At, word: string, isFirst: boolean): boolean {
 }
 
 const PREPOSITION_FIRST =
-  /^(?:in|into|on|onto|with|from|over|to|for|using|under|at|by|back|meanwhile|now|through|after)$/
+  /^(?:in|into|on|onto|off|with|from|over|to|for|using|under|at|by|back|meanwhile|now|through|after)$/
 
 /** Whether the words before a verb are a phrase that may open an order: "In a jug beat …". */
 function isAfterPhrase(at: At, sentenceStart: number): boolean {

@@ -167,6 +167,12 @@ function readClause(
   }
   switch (verb.kind) {
     case 'none':
+      if (
+        /^\s*out the (?:\w+ )?(?:bay|cardamom|cinnamon|star anise|leaf|leaves|pods?|sprigs?|stalks?|herbs|spices|lemongrass|clove|garlic|kombu|rind)/iu.test(
+          rest,
+        )
+      )
+        return read('none')
       if (verb.word === 'pass' && /\b(?:sieve|strainer|muslin|cloth)\b/iu.test(rest))
         return read('do', 'strain')
       if (/^(?:move|transfer|put|return)$/.test(verb.word) && /\b(?:warm|low) oven\b/iu.test(rest))

@@ -2,7 +2,7 @@ import type { FoodClass, OperationId, StepUse } from '../model'
 import type { Bench, Lot } from './bench'
 import type { Clause } from './clauses'
 import type { DoingText } from './doings'
-import { CLASS_WORDS, DRY, HOT, PIECE_WORDS, VESSELS } from './lexicon/things'
+import { CLASS_WORDS, DRY, HOT, ON_HEAT, PIECE_WORDS, VESSELS } from './lexicon/things'
 import type { Verb } from './lexicon/verbs'
 import type { Named } from './named'
 import { type Mention, scan, type Scene } from './scan'
@@ -111,6 +111,7 @@ const SOLIDS: ReadonlySet<OperationId> = new Set([
   'wrap',
   'air-fry',
 ])
+const TO_PAN = /\b(?:in)?to the (?:same |hot )?(?:pan|pot|skillet|wok|casserole|kadhai)\b/iu
 const RESERVED = /\b(?:reserved|kept|saved|set aside|held back)\b/iu
 const SMALL_CLASSES = new Set(['spice', 'herb', 'seasoning', 'aromatic', 'seed'])
 /** Reads what one doing takes, clause by clause. */
@@ -262,6 +263,15 @@ class Reader {
           .at(-1)
         if (other !== undefined) this.lot(other, null, 'into')
       }
+      return
+    }
+    // "Add to the pan": what is on the heat there, not what was made beside it.
+    if (isPut && TO_PAN.test(rest) && this.takes.lots.length + this.takes.parts.length === 0) {
+      const panned = this.#stage.bench.lots
+        .filter((lot) => !lot.isSide && !lot.isAside && lot.operation !== null && ON_HEAT.has(lot.operation))
+        .at(-1)
+      if (panned !== undefined && panned !== hand) this.lot(panned, null, 'into')
+      if (!hasObject || panned === undefined || panned === hand) this.#join(hand)
       return
     }
     if (!hasObject && !before) {

@@ -79,6 +79,9 @@ export function durationsIn(
       last.end = half.index + half[0].length
     }
   }
+  // "For another minute".
+  for (const match of text.matchAll(/\banother (minute|hour)\b/giu))
+    found.push({ minutes: perUnit(match[1] ?? 'm'), at: match.index, end: match.index + match[0].length })
   const overnight = /\bover-?night\b/i.exec(text)
   if (overnight !== null) found.push({ minutes: OVERNIGHT_MIN, at: overnight.index, end: overnight.index })
   return found.map(({ minutes, at, end }) => ({ minutes: Math.min(MOST_MIN, minutes), at, end }))

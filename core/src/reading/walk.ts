@@ -7,7 +7,7 @@ import { fitAt, type Named, type Names, namesBy, TOO_COMMON } from './named'
 import { asUses, isDry, type Stage, type Takes, takesOf } from './resolve'
 import type { Reading } from './said'
 import type { Scene } from './scan'
-import { PIECE_WORDS } from './lexicon/things'
+import { ON_HEAT, PIECE_WORDS } from './lexicon/things'
 import { tokensOf } from './tokens'
 
 /** A text of the method as it is walked: written words, and the part that a heading gives them. */
@@ -70,24 +70,6 @@ function liquidShare(lines: readonly Named[]): number {
   }
   return all > 0 ? liquid / all : 0
 }
-const ON_HEAT: ReadonlySet<OperationId> = new Set([
-  'roast',
-  'grill',
-  'broil',
-  'sear',
-  'shallow-fry',
-  'deep-fry',
-  'brown',
-  'sweat',
-  'simmer',
-  'boil',
-  'steam',
-  'toast',
-  'heat',
-  'air-fry',
-  'infuse',
-  'pressure-cook',
-])
 const SHAPES: ReadonlySet<string> = new Set([...PIECE_WORDS, 'case', 'crust', 'shell', 'base'])
 const LIQUIDS = new Set(['stock', 'broth', 'liquor', 'liquid', 'sauce', 'milk', 'cream', 'syrup', 'wet'])
 const SOAKS: ReadonlySet<OperationId> = new Set(['soak', 'hydrate', 'rinse', 'rest'])

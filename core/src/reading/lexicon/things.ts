@@ -11,6 +11,26 @@ export const HOT: ReadonlySet<OperationId> = new Set([
   'water-saute',
 ])
 
+/** On the heat, or in it: what was going on may go on. */
+export const ON_HEAT: ReadonlySet<OperationId> = new Set([
+  'roast',
+  'grill',
+  'broil',
+  'sear',
+  'shallow-fry',
+  'deep-fry',
+  'brown',
+  'sweat',
+  'simmer',
+  'boil',
+  'steam',
+  'toast',
+  'heat',
+  'air-fry',
+  'infuse',
+  'pressure-cook',
+])
+
 /** An object that is a thing of the kitchen and no food: "heat the oven", "put the lid on". */
 export const VESSEL_ONLY =
   /^\s*(?:back |up |down |off |on |over |tightly |loosely )*(?:(?:the|a|an|your|its|six|two|another|some)\s+)?(?:(?:fan|wide|large|heavy|deep|small|grill|frying|griddle|dry|non-?stick|air|cast-?iron|loaf|baking|clean|damp|hot|low|medium|pressure|tart|cake|\d+\s*-?\s*cm|\d+\s*g|inch|silicone|stick|cast|iron|non)\s+)*(?:oven|grill|broiler|pan|skillet|wok|kadhai|tava|tawa|pot|lid|plate|cloth|towel|foil|parchment|paper|weight|heat|flame|temperature|barbecue|griddle|steamer|air ?fryer|air-fryer|edges?|blender|tins?|trays?|moulds?|ring|cups|dish|burner|kettle|board|film|oven gloves|bowl over|it down|it up)\b/iu

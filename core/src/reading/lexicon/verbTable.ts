@@ -51,7 +51,7 @@ weigh
   press \bdown\b
   none
 squeeze wring
-  none \bout as much (?:\w+ )?(?:milk|liquid)
+  none \bout as much (?:\w+ )?(?:milk|liquid)|^\s*a (?:handful|little|bit)\b
   mix ^\s*(?:in|over)\b|\b(?:lemon|lime|orange)s?\b[^.;]*\b(?:over|in|into)\b
   squeeze
 trim peel core stem stone pit hull deseed de-seed skin shell destem de-stem top-and-tail husk pod [noun] = trim

@@ -1,0 +1,51 @@
+import { describe, expect, it } from 'vitest'
+import {
+  type GoldRecipe,
+  ownRecipes,
+  publicRecipes,
+  type Score,
+  scoreAll,
+  shareOf,
+} from '../test/scoreRecipes'
+
+/** Least share that must be right; for extras the most that may be. */
+type Aims = Partial<Record<keyof Score, number>>
+
+const SETS: readonly (readonly [
+  name: string,
+  recipes: readonly GoldRecipe[],
+  aims: Aims,
+  showsFaults: boolean,
+])[] = [
+  [
+    'the given corpus',
+    publicRecipes(),
+    { operation: 0.95, takes: 0.9, share: 0.75, minutes: 0.97, mass: 0.5, noStop: 1, extra: 0.05 },
+    true,
+  ],
+  [
+    'our own recipes',
+    ownRecipes('open.txt'),
+    { operation: 0.9, takes: 0.85, minutes: 0.9, extra: 0.05 },
+    true,
+  ],
+  // Only counts are told: nobody looks into these while the reader is changed.
+  [
+    'our locked recipes',
+    ownRecipes('locked.txt'),
+    { operation: 0.9, takes: 0.82, minutes: 0.85, extra: 0.05 },
+    false,
+  ],
+]
+
+describe('whole recipes in other people’s words', () => {
+  it.each(SETS)('%s', (_name, recipes, aims, showsFaults) => {
+    const { score, faults } = scoreAll(recipes)
+    const told = `${JSON.stringify(score)}${showsFaults ? `\n${faults.join('\n')}` : ''}`
+    expect(recipes.length).toBeGreaterThan(7)
+    for (const [what, aim] of Object.entries(aims) as [keyof Score, number][]) {
+      if (what === 'extra') expect(shareOf(score.extra), `extra: ${told}`).toBeLessThanOrEqual(aim)
+      else expect(shareOf(score[what]), `${what}: ${told}`).toBeGreaterThanOrEqual(aim)
+    }
+  })
+})
