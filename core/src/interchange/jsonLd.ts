@@ -1,4 +1,4 @@
-import type { Dish, Part, Totals } from '../model'
+import { type Dish, methodEntries, type Part, type Totals } from '../model'
 import { type MethodLine, plainText, portionsIn, type RecipePart, type RecipeText } from './recipe'
 
 type Json = Record<string, unknown>
@@ -22,6 +22,7 @@ const USED = new Set([
   'nutrition',
   'frijol:aim',
   'frijol:menu',
+  'frijol:written',
   'isPartOf',
   OWN,
 ])
@@ -47,11 +48,14 @@ interface Section {
   readonly steps: string[]
 }
 
-/** Instructions as text, list, HowToStep, HowToSection. */
+/** Lists within lists that instructions may be. */
+const MOST_NESTED = 6
+
+/** Instructions as text, list, list of lists, HowToStep, HowToSection. */
 function sectionsIn(instructions: unknown): Section[] {
   const sections: Section[] = [{ name: '', steps: [] }]
   const last = (): Section => sections.at(-1) ?? { name: '', steps: [] }
-  for (const item of asList(instructions)) {
+  for (const item of asList(instructions).flat(MOST_NESTED)) {
     if (typeof item === 'string') {
       const lines = plainText(item).split(/\n+|(?<=\.)\s+(?=\d+[.)]\s)/)
       last().steps.push(
@@ -99,12 +103,13 @@ export function fromJsonLd(recipe: Json): RecipeText {
       : [{ name: 'Main', lines: linesIn(recipe), own: recipe[OWN] }]
   const ofParts = inner.flatMap((part, at) => methodIn(part, at))
   return {
-    name: asText(recipe['name']),
+    name: typeof recipe['name'] === 'string' ? recipe['name'] : '',
     menu: asText(recipe['frijol:menu']),
     note: asText(recipe['description']),
     portions: portionsIn(recipe['recipeYield']),
     parts,
     method: ofParts.length > 0 ? ofParts : methodIn(recipe, null),
+    written: recipe['frijol:written'],
     aim: recipe['frijol:aim'],
     extra: Object.fromEntries(Object.entries(recipe).filter(([key]) => !USED.has(key))),
   }
@@ -134,11 +139,32 @@ function nutritionOf(portion: Totals): Json {
   }
 }
 
-const howTo = (part: Part): Json => ({
+const howTo = (text: string): Json => ({ '@type': 'HowToStep', text })
+const section = (name: string, steps: readonly string[]): Json => ({
   '@type': 'HowToSection',
-  name: part.name,
-  itemListElement: part.steps.map(({ text }) => ({ '@type': 'HowToStep', text })),
+  name,
+  itemListElement: steps.map(howTo),
 })
+
+/** The method as it was written, under its own headings; else a section for each part. */
+function instructionsOf(dish: Dish): Json[] {
+  if (dish.written.length === 0)
+    return dish.parts
+      .filter(({ steps }) => steps.length > 0)
+      .map(({ name, steps }) =>
+        section(
+          name,
+          steps.map(({ text }) => text),
+        ),
+      )
+  const sections: { name: string | null; steps: string[] }[] = []
+  for (const { heading, text } of methodEntries(dish)) {
+    const last = sections.at(-1)
+    if (last === undefined || heading !== null) sections.push({ name: heading, steps: [text] })
+    else last.steps.push(text)
+  }
+  return sections.flatMap(({ name, steps }) => (name === null ? steps.map(howTo) : [section(name, steps)]))
+}
 
 const ownOf = (part: Part): Json => ({
   id: part.id,
@@ -173,16 +199,17 @@ export function toJsonLd(dish: Dish, portion: Totals | null): string {
     description: dish.note === '' ? undefined : dish.note,
     recipeYield: `${dish.aim.portions} portions`,
     recipeIngredient: dish.parts.flatMap(({ lines }) => lines.map(({ text }) => text)),
-    recipeInstructions: dish.parts.filter(({ steps }) => steps.length > 0).map(howTo),
+    recipeInstructions: instructionsOf(dish),
     nutrition: portion === null ? undefined : nutritionOf(portion),
     hasPart: dish.parts.map((part) => ({
       '@type': 'Recipe',
       name: part.name,
       recipeIngredient: part.lines.map(({ text }) => text),
-      recipeInstructions: part.steps.map(({ text }) => ({ '@type': 'HowToStep', text })),
+      recipeInstructions: part.steps.map(({ text }) => howTo(text)),
       [OWN]: ownOf(part),
     })),
     'frijol:aim': dish.aim,
+    'frijol:written': dish.written.length === 0 ? undefined : dish.written,
     'frijol:menu': dish.menu === '' ? undefined : dish.menu,
   }
   return `${JSON.stringify(recipe, null, 2)}\n`

@@ -1,6 +1,6 @@
 import { fromMarkdown } from 'mdast-util-from-markdown'
 import { toString } from 'mdast-util-to-string'
-import type { Dish } from '../model'
+import { type Dish, methodEntries } from '../model'
 import type { MethodLine, RecipeText } from './recipe'
 import { PartGatherer, sectionKind, type SectionKind, statedYield } from './sections'
 
@@ -61,6 +61,7 @@ export function fromMarkdownRecipe(text: string): RecipeText {
     portions,
     parts: gatherer.parts.map((part) => ({ ...part, own: null })),
     method,
+    written: null,
     aim: null,
     extra: {},
   }
@@ -73,15 +74,38 @@ const escaped = (text: string): string =>
     .replace(/^([-+=])/, '\\$1')
     .replace(/^(\d+)([.)])(?=\s|$)/, '$1\\$2')
 
-/** A dish as Markdown that reads back to the same lines and steps. */
+const numbered = (texts: readonly string[]): string =>
+  texts.map((text, at) => `${at + 1}. ${escaped(text.replace(/\s*\n\s*/g, ' '))}`).join('\n')
+
+/** The method as it was written, in one list under its own headings. */
+function methodBlocks(dish: Dish): string[] {
+  const blocks = ['## Method']
+  let steps: string[] = []
+  const close = (): void => {
+    if (steps.length > 0) blocks.push(numbered(steps))
+    steps = []
+  }
+  for (const { heading, text } of methodEntries(dish)) {
+    if (heading !== null) {
+      close()
+      blocks.push(`### ${escaped(heading)}`)
+    }
+    steps.push(text)
+  }
+  close()
+  return blocks
+}
+
+/** A dish as Markdown that reads back to the same lines and steps; a method that came as a whole stays one. */
 export function toMarkdown(dish: Dish): string {
   const blocks = [`# ${escaped(dish.name)}`, `Makes ${dish.aim.portions} portions.`]
   if (dish.note !== '') blocks.push(escaped(dish.note))
+  const isWhole = dish.written.length > 0
   for (const part of dish.parts) {
     blocks.push(`## ${escaped(part.name)}`)
     if (part.lines.length > 0) blocks.push(part.lines.map(({ text }) => `- ${escaped(text)}`).join('\n'))
-    if (part.steps.length > 0)
-      blocks.push(part.steps.map(({ text }, at) => `${at + 1}. ${escaped(text)}`).join('\n'))
+    if (part.steps.length > 0 && !isWhole) blocks.push(numbered(part.steps.map(({ text }) => text)))
   }
+  if (isWhole) blocks.push(...methodBlocks(dish))
   return `${blocks.join('\n\n')}\n`
 }

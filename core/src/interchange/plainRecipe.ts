@@ -211,7 +211,11 @@ class Reader {
       COLON_HEADING.test(words) ||
       /^for (?:the )?[a-z ]{2,50}$/i.test(words) ||
       (/^[\p{Lu} ]{3,30}$/u.test(words) && likeIngredient(line.next) && hasList) ||
-      (line.isAfterGap && couldHead(words) && likeIngredient(line.next) && (hasList || this.name !== ''))
+      (line.isAfterGap &&
+        !line.isBullet &&
+        couldHead(words) &&
+        likeIngredient(line.next) &&
+        (hasList || this.name !== ''))
     ) {
       if (
         this.name === '' &&
@@ -288,6 +292,7 @@ export function fromPlainText(text: string): RecipeText {
     portions: reader.portions,
     parts: reader.gatherer.parts.map((part) => ({ ...part, own: null })),
     method: reader.method,
+    written: null,
     aim: null,
     extra: {},
   }

@@ -3,7 +3,7 @@ import { Dish, fail, ok, type Result } from '../model'
 import { jsonLdScripts } from './html'
 import { fromJsonLd, recipesIn } from './jsonLd'
 import { fromMarkdownRecipe } from './markdown'
-import { fromPlainText } from './plainRecipe'
+import { markdownTexts, plainRecipes } from './manyRecipes'
 import { dishFrom, type ReadContext, type RecipeText } from './recipe'
 import { LARGEST_FILE, parseJson, tooLarge } from './safeJson'
 
@@ -104,8 +104,8 @@ export function readRecipes(text: string, context: ReadContext): Result<Dish[]> 
     case 'html':
       return readHtml(text, context)
     case 'markdown':
-      return all([fromMarkdownRecipe(unescaped(text))], context)
+      return all(markdownTexts(text).map(fromMarkdownRecipe), context)
     default:
-      return all([fromPlainText(unescaped(text))], context)
+      return all(plainRecipes(unescaped(text)), context)
   }
 }

@@ -21,6 +21,8 @@ export interface RecipeText {
   readonly parts: readonly RecipePart[]
   /** The method from its first step to its last. */
   readonly method: readonly MethodLine[]
+  /** The method as Frijol itself wrote it beside its steps, unchecked. */
+  readonly written: unknown
   readonly aim: unknown
   readonly extra: Readonly<Record<string, unknown>>
 }
@@ -180,6 +182,19 @@ function newIds(parts: readonly Part[], written: readonly RecipePart[]): Readonl
   return ids
 }
 
+/** The method as it was written, as Frijol wrote it into the file, by the present ids of its steps. */
+function ownWritten(value: unknown, ids: ReadonlyMap<unknown, string>): Written[] {
+  if (!Array.isArray(value)) return []
+  return value.map(record).map((one) => {
+    const stepIds = Array.isArray(one['stepIds']) ? one['stepIds'] : []
+    return {
+      heading: (one['heading'] ?? null) as Written['heading'],
+      text: (one['text'] ?? '') as Written['text'],
+      stepIds: stepIds.flatMap((id) => ids.get(id) ?? []),
+    }
+  })
+}
+
 /** Steps whose assigned lines, steps and parts go by their present ids; what is no longer there is let go. */
 function withNewIds(part: Part, ids: ReadonlyMap<unknown, string>): Part {
   const renewed = (step: Step): Step => {
@@ -246,7 +261,7 @@ export function dishFrom(recipe: RecipeText, context: ReadContext): Result<Dish>
       ...(recipe.portions === null ? {} : { portions: recipe.portions }),
     },
     parts: parts.map((part) => withNewIds(part, ids)),
-    written: [...read.written],
+    written: read.written.length > 0 ? [...read.written] : ownWritten(recipe.written, ids),
     extra: recipe.extra,
   }
   const checked = Dish.safeParse(dish)

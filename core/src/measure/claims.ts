@@ -14,14 +14,16 @@ const FREE_OF = new Set([
   'oil',
   'salt',
 ])
-const WORDS: Readonly<Record<string, string>> = {
-  eggless: 'eggfree',
-  meatless: 'meatfree',
-  dairyless: 'dairyfree',
-  nondairy: 'dairyfree',
-  flourless: 'glutenfree',
-  milkfree: 'dairyfree',
-}
+const WORDS: ReadonlyMap<string, string> = new Map(
+  Object.entries<string>({
+    eggless: 'eggfree',
+    meatless: 'meatfree',
+    dairyless: 'dairyfree',
+    nondairy: 'dairyfree',
+    flourless: 'glutenfree',
+    milkfree: 'dairyfree',
+  }),
+)
 /** "no added salt", "reduced salt": said of a food, not another food. */
 const LESS_SALT = new Set(['low', 'reduced', 'less', 'no', 'added', 'lower', 'without'])
 
@@ -36,13 +38,13 @@ export function joinClaims(tokens: readonly string[]): string[] {
     const token = tokens[at] ?? ''
     const next = tokens[at + 1] ?? ''
     if (next === 'free' && FREE_OF.has(token)) {
-      joined.push(WORDS[`${token}free`] ?? `${token}free`)
+      joined.push(WORDS.get(`${token}free`) ?? `${token}free`)
       at += 1
     } else if (token === 'non' && FREE_OF.has(next)) {
-      joined.push(WORDS[`${next}free`] ?? `${next}free`)
+      joined.push(WORDS.get(`${next}free`) ?? `${next}free`)
       at += 1
     } else if (token === 'salt' && LESS_SALT.has(tokens[at - 1] ?? '')) joined.push('sodium')
-    else joined.push(WORDS[token] ?? token)
+    else joined.push(WORDS.get(token) ?? token)
   }
   return joined
 }
@@ -58,24 +60,26 @@ const isAnimal: Has = (food) =>
   ANIMAL_CLASSES.has(food.foodClass) || holds(/^(?:milk|egg|fish|crustaceans|molluscs)$/)(food)
 
 /** What a food must not be, or have, once its name says so. */
-const EXCLUDED: Readonly<Record<string, Has>> = {
-  vegan: isAnimal,
-  plant: isAnimal,
-  mock: isAnimal,
-  faux: isAnimal,
-  meatfree: isAnimal,
-  dairyfree: holds(/^milk$/),
-  eggfree: holds(/^egg$/),
-  glutenfree: holds(/^gluten-(?!oats)/),
-  wheatfree: holds(/^gluten-wheat$/),
-  nutfree: holds(/^(?:tree-nut|peanut|pine-nut)/),
-  soyfree: holds(/^soy$/),
-}
+const EXCLUDED: ReadonlyMap<string, Has> = new Map(
+  Object.entries<Has>({
+    vegan: isAnimal,
+    plant: isAnimal,
+    mock: isAnimal,
+    faux: isAnimal,
+    meatfree: isAnimal,
+    dairyfree: holds(/^milk$/),
+    eggfree: holds(/^egg$/),
+    glutenfree: holds(/^gluten-(?!oats)/),
+    wheatfree: holds(/^gluten-wheat$/),
+    nutfree: holds(/^(?:tree-nut|peanut|pine-nut)/),
+    soyfree: holds(/^soy$/),
+  }),
+)
 
 /**
  * Whether a food goes against what the words claim: "vegan bacon" is no bacon, "gluten-free flour" no wheat flour.
  * @param tokens words after `joinClaims`
  */
 export function goesAgainst(tokens: readonly string[], food: Ingredient): boolean {
-  return tokens.some((token) => EXCLUDED[token]?.(food) === true)
+  return tokens.some((token) => EXCLUDED.get(token)?.(food) === true)
 }

@@ -19,27 +19,29 @@ const DECIMAL = /\d*[.,]\d+/y
 const WHOLE = /\d+/y
 const WORD = /[a-z]+/iy
 
-const NUMBER_WORDS: Record<string, number> = {
-  a: 1,
-  an: 1,
-  one: 1,
-  two: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  seven: 7,
-  eight: 8,
-  nine: 9,
-  ten: 10,
-  eleven: 11,
-  twelve: 12,
-  dozen: 12,
-  several: 4,
-  half: 0.5,
-  quarter: 0.25,
-  third: 1 / 3,
-}
+const NUMBER_WORDS: ReadonlyMap<string, number> = new Map(
+  Object.entries<number>({
+    a: 1,
+    an: 1,
+    one: 1,
+    two: 2,
+    three: 3,
+    four: 4,
+    five: 5,
+    six: 6,
+    seven: 7,
+    eight: 8,
+    nine: 9,
+    ten: 10,
+    eleven: 11,
+    twelve: 12,
+    dozen: 12,
+    several: 4,
+    half: 0.5,
+    quarter: 0.25,
+    third: 1 / 3,
+  }),
+)
 const FRACTION_WORDS: Record<string, number> = {
   half: 0.5,
   quarter: 0.25,
@@ -107,11 +109,11 @@ function wordAt(text: string, at: number): FoundNumber | null {
       end += vague[0].length
       if (vague[1] === 'couple') return exact(2, end)
       if (vague[1] === 'few') return { low: 2, high: 4, end }
-      return exact(NUMBER_WORDS[vague[1] ?? ''] ?? 1, end)
+      return exact(NUMBER_WORDS.get(vague[1] ?? '') ?? 1, end)
     }
     return exact(1, end)
   }
-  const value = NUMBER_WORDS[first]
+  const value = NUMBER_WORDS.get(first)
   if (value === undefined) return null
   if (value < 1) {
     const ofA = /^\s+(?:of\s+)?an?\b/.exec(rest)

@@ -65,5 +65,6 @@ export {
   Way,
 } from './method'
 export { AttributeId, ATTRIBUTES, FamilyId, FAMILIES, Original } from './original'
+export { type MethodEntry, methodEntries, type PlacedStep, stepsInOrder } from './methodEntries'
 export { Written } from './written'
 export { fail, type Issue, ok, type Result } from './result'

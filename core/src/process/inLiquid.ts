@@ -33,6 +33,8 @@ const COVERED_BY_CUSTOM: ReadonlySet<string> = new Set(['absorb', 'pressure-cook
 const HALVING_C = 18
 const REFERENCE_C = 20
 /** A pot that gives off less than this share of what is in it dries out never, 1/min. */
+/** Less uptake than this, per gram of solids, is arithmetic. */
+const ROUNDING = 1e-12
 const LEAST_RATE = 1e-5
 /** Film that stays on pieces lifted from the water, share of their mass. Practice. */
 const TAP_FILM = 0.02
@@ -69,7 +71,7 @@ export function fill(bench: Bench, minutes: number, tempC: number, fromTap: bool
     if (solids <= 0) continue
     const ratio = uptakeAfter((rows[from + WATER] ?? 0) / solids, full * Math.exp(bench.lnRate), minutes, tau)
     const wanted = solids * ratio - (rows[from + WATER] ?? 0)
-    if (wanted <= 0) continue
+    if (wanted <= ROUNDING * solids) continue
     if (fromTap) bench.gain(row, WATER, wanted, TAKEN_UP)
     else takeUp(bench, row, wanted)
     rows[from + SOAKED] = Math.max(rows[from + SOAKED] ?? 0, 1 - Math.exp(-minutes / tau))

@@ -67,11 +67,11 @@ export function takeUp(bench: Bench, into: number, grams: number): number {
   const { op, rows } = bench
   let available = 0
   for (const row of op.rows) available += rows[row * STRIDE + LOOSE + WATER] ?? 0
+  if (grams <= 0 || available <= 0) return 0
   const taken = Math.min(grams, available)
-  if (grams <= 0) return 0
   bench.isStale = true
   // Where the last drop goes in, all that was dissolved in it goes with it.
-  const share = available > 0 ? taken / available : 1
+  const share = taken / available
   for (const row of op.rows) {
     const from = row * STRIDE
     const water = (rows[from + LOOSE + WATER] ?? 0) * share

@@ -1,10 +1,10 @@
 import { type ResolvedLine } from '../composition'
-import type { Kitchen, Part, Step, StepUse, Written } from '../model'
+import type { Kitchen, Part, Step, Written } from '../model'
 import { doingsIn, type DoingText } from './doings'
 import { factsOf, type StepFacts } from './facts'
 import { fitAt, type Named, namedLine, namedPart } from './named'
 import { stemsOf, tokensOf } from './tokens'
-import { asOne, type Doing, Walk } from './walk'
+import { type Doing, Walk } from './walk'
 
 /** A written step of a method: a numbered step, a line or a paragraph, with the heading above it. */
 export interface MethodText {
@@ -21,7 +21,7 @@ export interface PartLines {
   readonly lines: readonly ResolvedLine[]
 }
 
-const namedIn = (parts: readonly PartLines[]): Named[] => [
+export const namedIn = (parts: readonly PartLines[]): Named[] => [
   ...parts.flatMap(({ lines }, at) => lines.map((line) => namedLine(line, at))),
   ...parts.map(({ part }, at) => namedPart(part.id, part.name, at)),
 ]
@@ -46,7 +46,7 @@ function partOfHeading(heading: string, named: readonly Named[]): number | null 
 
 const TRAILING = /(?:[\s,;:–—]|\b(?:and|then|but)\s*$)+$/iu
 /** The words of one doing, as they stand. */
-const wordsOf = ({ parsed, from, to }: DoingText): string =>
+export const wordsOf = ({ parsed, from, to }: DoingText): string =>
   parsed.text.slice(from, to).trim().replace(TRAILING, '').trim()
 
 export interface ReadMethod {
@@ -204,146 +204,3 @@ const stepOf = (id: string, text: string, { doing, operation, takes }: Doing): S
   cue: null,
   remedy: null,
 })
-
-interface Placed {
-  readonly part: number
-  readonly step: Step
-  readonly isWritten: boolean
-}
-
-/** Steps in the order in which they are done: written ones as written, others after the one before them in their part. */
-function inOrder(parts: readonly PartLines[], written: readonly Written[]): Placed[] {
-  const place = new Map<string, number>()
-  written.forEach(({ stepIds }, at) => {
-    stepIds.forEach((id, index) => place.set(id, at * 1000 + index))
-  })
-  const all: (Placed & { key: number; tie: number })[] = []
-  let tie = 0
-  for (const [at, { part }] of parts.entries()) {
-    let key = -1
-    for (const step of part.steps) {
-      const known = place.get(step.id)
-      if (known !== undefined) key = Math.max(known, key)
-      all.push({ part: at, step, isWritten: known !== undefined, key, tie: (tie += 1) })
-    }
-  }
-  return all.sort((a, b) => a.key - b.key || a.tie - b.tie)
-}
-
-/**
- * What every step of a dish takes: as assigned by hand, else as its words say against the lists and what earlier steps
- * made.
- *
- * @param reading told whether amounts in the words matter: then the uses change with the masses of the lines
- * @returns for each part the uses of its steps
- */
-export function readUses(
-  parts: readonly PartLines[],
-  written: readonly Written[],
-  kitchen: Kitchen,
-  reading: { restsOnAmounts: boolean },
-): StepUse[][][] {
-  const named = namedIn(parts)
-  const placed = inOrder(parts, written)
-  const walk = new Walk(
-    named,
-    placed.map(({ step }) => step.text),
-    kitchen,
-    reading,
-  )
-  const uses = new Map<string, StepUse[]>()
-  const doings = placed.map(({ step }) => asOne(step.text))
-  const made: { part: number; doing: Doing | null; step: Step }[] = []
-  placed.forEach(({ part, step, isWritten }, at) => {
-    const doing = doings[at] ?? null
-    const next = placed[at + 1]
-    if (step.uses !== null || doing === null) {
-      walk.follow(step, part, step.uses ?? [], at)
-      uses.set(step.id, step.uses ?? [])
-      made.push({ part, doing: null, step })
-      return
-    }
-    walk.only(isWritten ? null : part)
-    const shared =
-      next !== undefined && isWritten && sharesNext(written, step, next.step)
-        ? (doings[at + 1] ?? null)
-        : null
-    const read = walk.doing(
-      { ...doing, sharesNext: shared !== null },
-      at,
-      part,
-      step.id,
-      shared,
-      step.operation,
-    )
-    uses.set(step.id, read.uses)
-    made.push({ part, doing: read, step })
-  })
-  // What another part made is taken as that part where it is its last; a lot in the middle stays with its own part.
-  const lastOf = new Map<number, string>()
-  for (const { part, step } of made) lastOf.set(part, step.id)
-  const partOf = new Map(made.map(({ part, step }) => [step.id, part]))
-  return parts.map(({ part }, at) =>
-    part.steps.map(
-      (step) =>
-        step.uses ??
-        (uses.get(step.id) ?? []).map((use): StepUse => {
-          if (use.kind !== 'step') return use
-          const from = partOf.get(use.id) ?? at
-          const other = parts[from]?.part
-          return from === at || lastOf.get(from) !== use.id || other === undefined
-            ? use
-            : { kind: 'part', id: other.id, share: use.share }
-        }),
-    ),
-  )
-}
-/** "Drain and rinse the beans": a doing without an object, and the one after it joined by "and" alone. */
-function sharesNext(written: readonly Written[], step: Step, next: Step): boolean {
-  if (!/^[^\s]+$/u.test(step.text.trim())) return false
-  const text = written.find(({ stepIds }) => stepIds.includes(step.id) && stepIds.includes(next.id))?.text
-  const from = text?.indexOf(`${step.text} `) ?? -1
-  if (text === undefined || from < 0) return false
-  return /^\s*(?:and|&)\s*$/iu.test(
-    text.slice(from + step.text.length, text.indexOf(next.text, from + step.text.length)),
-  )
-}
-
-/**
- * What each step of one part takes, with the other parts as they are.
- * @param lines resolved lines of the part, in order
- * @param others parts that it may take
- * @returns for each step its uses; steps and lines are named by id
- */
-export function usesOf(
-  part: Part,
-  lines: readonly ResolvedLine[],
-  others: readonly Part[],
-  kitchen: Kitchen,
-): StepUse[][] {
-  const parts = [{ part, lines }, ...others.map((other) => ({ part: { ...other, steps: [] }, lines: [] }))]
-  return readUses(parts, [], kitchen, { restsOnAmounts: false })[0] ?? []
-}
-
-/** Numbers, bullets and headings of a pasted text go; every other line is a written step. */
-const NUMBERED = /^\s*(?:(?:step\s*)?\d{1,2}\s*[.):-]\s+|step\s+\d{1,2}\s*[:.]?\s*|[-–•*▢]\s+)/i
-const HEADING = /^[^.!?]{1,60}:$/
-const linesOf = (text: string): string[] =>
-  text
-    .split(/\r?\n/)
-    .map((line) => line.replace(NUMBERED, '').trim())
-    .filter((line) => line !== '' && !HEADING.test(line))
-
-/** The words of each doing of an instruction text, in order; empty for a text without any. */
-export const splitInstructions = (text: string): string[] =>
-  linesOf(text).flatMap((line) => doingsIn(line).map(wordsOf))
-
-/**
- * The method of a part as it is proposed from a pasted text, for a person to confirm.
- * @param newId makes an id for each step
- * @returns steps of all the doings, in order, with the temperature of the oven where it was heated before
- */
-export function proposeSteps(text: string, newId: () => string, part: PartLines, kitchen: Kitchen): Step[] {
-  const method = linesOf(text).map((line): MethodText => ({ text: line, heading: null, part: 0 }))
-  return [...(readMethod([part], method, kitchen, newId).steps[0] ?? [])].slice(0, 300)
-}

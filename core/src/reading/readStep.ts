@@ -3,7 +3,8 @@ import { doingsIn, type DoingText } from './doings'
 import { factsOf, type StepFacts } from './facts'
 import { OPERATION_NAMES } from './lexicon/operations'
 import { refined } from './refine'
-import { asOne, NOTHING_TAKEN } from './walk'
+import { asOne } from './asOne'
+import { nothingTaken } from './takes'
 
 /** A step that is no more than an operation's name, with or without a heat: "Pulse.", "Steam at 100 °C." */
 const BY_NAME: ReadonlyMap<string, OperationId> = new Map(
@@ -43,7 +44,7 @@ export function readStep(text: string): StepFacts {
     doing.main.verb === null &&
     doing.operation === 'mix' &&
     !/\b(?:in|into|over|on top|with)\b|\+/iu.test(text)
-  const read = isFragment || doing.operation === null ? null : refined(doing, NOTHING_TAKEN, null, null)
+  const read = isFragment || doing.operation === null ? null : refined(doing, nothingTaken(), null, null)
   const operation = named ?? read
   const facts = factsOf(doing, operation)
   const isDrained = operation !== null && DRAINED_AFTER.has(operation) && isDrainedAfter(text, doing)

@@ -2,7 +2,7 @@ import type { FoodClass, OperationId } from '../model'
 import type { DoingText } from './doings'
 import { HOT } from './lexicon/things'
 import type { Named } from './named'
-import type { Takes } from './resolve'
+import type { Takes } from './takes'
 import { durationsIn } from './stepTimes'
 
 /** They take no time that could go on: what was on the heat before goes on. */

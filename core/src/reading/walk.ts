@@ -1,13 +1,15 @@
-import type { FoodClass, Kitchen, OperationId, Step, StepUse } from '../model'
-import { Bench, type Lot, wordsFor } from './bench'
-import { parse } from './clauses'
-import { type DoingText, doingsIn } from './doings'
+import type { Kitchen, OperationId, Step, StepUse } from '../model'
+import { Bench, type Lot } from './bench'
+import { asOne } from './asOne'
+import type { DoingText } from './doings'
 import { refined } from './refine'
 import { fitAt, type Named, type Names, namesBy, TOO_COMMON } from './named'
-import { asUses, isDry, type Stage, type Takes, takesOf } from './resolve'
+import { keepsSide, type Laid, lotOf, sideOf } from './lots'
+import { asUses, takesOf } from './resolve'
+import { nothingTaken, type Stage, type Takes } from './takes'
 import type { Reading } from './said'
-import type { Scene } from './scan'
-import { ON_HEAT, PIECE_WORDS } from './lexicon/things'
+import type { Scene } from './mentions'
+import { ON_HEAT } from './lexicon/things'
 import { tokensOf } from './tokens'
 
 /** A text of the method as it is walked: written words, and the part that a heading gives them. */
@@ -26,60 +28,6 @@ export interface Doing {
   readonly uses: StepUse[]
   readonly lot: Lot
 }
-
-/** "Until you have about 900 ml", "you need 240 g". */
-function statedIn(text: string): number | null {
-  const found =
-    /\b(?:until (?:you have|there is|it measures|you are left with)|you (?:need|should have|want))\s+(?:about |around |just )?(\d+(?:\.\d+)?)\s*(ml|l|litres?|g|kg)\b/iu.exec(
-      text,
-    )
-  if (found === null) return null
-  return Number(found[1]) * (/^(?:l|kg)/iu.test(found[2] ?? '') ? 1000 : 1)
-}
-const POURED: ReadonlySet<OperationId> = new Set([
-  'mix',
-  'blend',
-  'simmer',
-  'heat',
-  'boil',
-  'strain',
-  'reduce',
-  'thicken',
-  'cool',
-  'rest',
-  'soak',
-])
-const LIQUID: ReadonlySet<FoodClass> = new Set([
-  'water',
-  'plant-milk',
-  'acid',
-  'savoury',
-  'fat',
-  'sweetener',
-  'salt',
-  'spice',
-])
-/** Share of the lines' mass that is liquid or dissolves in it. */
-function liquidShare(lines: readonly Named[]): number {
-  let all = 0
-  let liquid = 0
-  for (const { line, foodClass } of lines) {
-    const massG = line?.mass?.value ?? 0
-    all += massG
-    if (foodClass !== null && LIQUID.has(foodClass)) liquid += massG
-  }
-  return all > 0 ? liquid / all : 0
-}
-const SHAPES: ReadonlySet<string> = new Set([...PIECE_WORDS, 'case', 'crust', 'shell', 'base'])
-const LIQUIDS = new Set(['stock', 'broth', 'liquor', 'liquid', 'sauce', 'milk', 'cream', 'syrup', 'wet'])
-const SOAKS: ReadonlySet<OperationId> = new Set(['soak', 'hydrate', 'rinse', 'rest'])
-const SIDES = {
-  soaked: ['soaking'],
-  squeeze: ['juice', 'liquor', 'liquid', 'whey'],
-  drain: ['liquor', 'liquid', 'water', 'whey', 'soaking', 'brine', 'marinade', 'broth'],
-}
-const FAT_BASE = new Set(['fat', 'spice', 'herb', 'salt'])
-const KEEPS_SIDE: ReadonlySet<OperationId> = new Set(['drain', 'squeeze', 'wash-gluten', 'coagulate'])
 
 /** Walks a method from its first doing to its last. */
 export class Walk {
@@ -146,16 +94,7 @@ export class Walk {
     const doing = asOne(step.text) ?? asOne('Mix.')
     if (doing === null) return
     const of = (id: string): Named | undefined => this.#named.find((one) => one.id === id)
-    const takes: Takes = {
-      lines: [],
-      lots: [],
-      parts: [],
-      hasTap: false,
-      tapG: 0,
-      topic: null,
-      base: null,
-      isEmpty: uses.length === 0,
-    }
+    const takes: Takes = { ...nothingTaken(), isEmpty: uses.length === 0 }
     for (const { kind, id, share } of uses) {
       const named = of(id)
       if (kind === 'step')
@@ -210,86 +149,26 @@ export class Walk {
     const at = part ?? takes.topic ?? this.#partOf(takes)
     const uses = asUses(takes)
     for (const { of, share } of takes.lines) this.bench.take(of.id, share)
-    const holds = new Set<string>(takes.lines.map(({ of }) => of.id))
-    for (const { lot } of takes.lots) for (const id of lot.holds) holds.add(id)
-    const lines = this.#named.filter(({ kind, id }) => kind === 'line' && holds.has(id))
-    const words = wordsFor(operation, doing.parsed.text.slice(doing.from, doing.to))
-    const all = doing.parsed.text.slice(doing.from, doing.to)
-    if (lines.length > 0 && lines.every(isDry))
-      for (const word of ['dry', 'powder', 'meal', 'crumb']) words.add(word)
-    else if (takes.lines.length > 0 && takes.lots.length === 0) words.add('wet')
-    // What was shaped keeps its name through what is done with it after.
-    const isCut =
-      operation !== null &&
-      (operation === 'chop' || operation === 'trim' || operation === 'grate' || operation === 'press')
-    const [only] = takes.lots
-    if (only !== undefined && takes.lots.length === 1)
-      for (const word of only.lot.words)
-        if (takes.lines.length === 0 ? !(isCut && LIQUIDS.has(word)) : SHAPES.has(word)) words.add(word)
-    const base = {
-      stepId,
-      part: at,
-      operation,
-      holds,
-      classes: new Set(lines.flatMap(({ foodClass }) => foodClass ?? [])),
-    }
-    const isTapOnly =
-      takes.lots.some(({ lot: one }) => one.operation !== null && SOAKS.has(one.operation)) &&
-      !lines.some(({ foodClass }) => foodClass === 'water') &&
-      !/\b(?:keep|save|reserve)/iu.test(all)
-    const inWater = takes.hasTap || takes.lots.some(({ lot }) => lot.isInWater)
+    const laid: Laid = { stepId, part: at, operation, takes, doing, lines: this.#linesIn(takes) }
     const lot = this.bench.put(
-      {
-        ...base,
-        words,
-        isAside: isPutAside(doing),
-        isFatBase:
-          lines.some(({ foodClass }) => foodClass === 'fat') &&
-          lines.every(({ foodClass }) => foodClass !== null && FAT_BASE.has(foodClass)),
-        isInWater:
-          operation !== null && KEEPS_SIDE.has(operation)
-            ? false
-            : inWater || lines.some(({ foodClass }) => foodClass === 'water'),
-        isSide: false,
-        isTap: false,
-        statedG:
-          statedIn(all) ??
-          (takes.lots.length === 1 && takes.lines.length === 0 ? (takes.lots[0]?.lot.statedG ?? null) : null),
-        isLiquid: operation !== null && POURED.has(operation) && liquidShare(lines) > 0.6,
-      },
+      lotOf(laid),
       takes.lots.filter(({ lot: one }) => !one.isSide),
     )
     for (const { lot: side, share } of takes.lots)
       if (side.isSide && (share === null || share > 0.9))
         this.bench.lots = this.bench.lots.filter((one) => one !== side)
-    if (
-      operation !== null &&
-      (KEEPS_SIDE.has(operation) ||
-        /\b(?:keep|save|reserve|keeping|reserving|saving)\b[^.;]{0,24}\b(?:oil|water|liquor|liquid|juice|whey|brine)\b/iu.test(
-          all,
-        ))
-    )
-      this.bench.put(
-        {
-          ...base,
-          words: new Set([
-            ...(isTapOnly ? SIDES.soaked : SIDES[operation === 'squeeze' ? 'squeeze' : 'drain']),
-            ...(lines.some(({ foodClass }) => foodClass === 'fat') ? ['oil'] : []),
-          ]),
-          isAside: false,
-          isFatBase: lines.some(({ foodClass }) => foodClass === 'fat'),
-          isInWater: true,
-          isSide: true,
-          isLiquid: true,
-          isTap: !lines.some(({ foodClass }) => foodClass === 'water' || foodClass === 'plant-milk'),
-          statedG: null,
-        },
-        [],
-      )
+    if (keepsSide(laid)) this.bench.put(sideOf(laid), [])
     const made: Doing = { text, doing, operation, part: at, takes, uses, lot }
     this.#last = made
     if (operation !== null && ON_HEAT.has(operation)) this.#lastHeat = operation
     return made
+  }
+
+  /** Lines that are in what a doing takes. */
+  #linesIn({ lines, lots }: Takes): Named[] {
+    const holds = new Set<string>(lines.map(({ of }) => of.id))
+    for (const { lot } of lots) for (const id of lot.holds) holds.add(id)
+    return this.#named.filter(({ kind, id }) => kind === 'line' && holds.has(id))
   }
 
   #partOf({ lines, lots, base }: Takes): number {
@@ -321,105 +200,4 @@ function purposeOf({ main, operation }: DoingText): string | null {
   const word = main.verb?.word ?? ''
   if (operation === 'shallow-fry' || operation === 'deep-fry') return 'fry'
   return /^(?:dust|brush|coat|sprinkl|drizzl|roll|top|finish|garnish)/.exec(word)?.[0] ?? null
-}
-
-const ASIDE =
-  /\b(?:set|put|leave|tip|lift|move|transfer|take|remove|scoop|slide|keep)\b[^.;]{0,40}\b(?:aside|to one side|out\b(?! of the oven)|(?:on)?to (?:a |the )?(?:plates?|warm|bowl|rack)|into (?:a |another )bowl|from the pan|from the heat and set)\b/iu
-const isPutAside = (doing: DoingText): boolean =>
-  doing.clauses.some(
-    (clause) =>
-      (clause !== doing.main || clause.verb?.kind === 'put') &&
-      clause.from >= doing.main.from &&
-      ASIDE.test(doing.parsed.bare.slice(clause.from, clause.to)),
-  ) ||
-  (doing.main.verb !== null &&
-    /\band (?:set|put) (?:it |them )?(?:aside|to one side)\b/iu.test(
-      doing.parsed.text.slice(doing.from, doing.to),
-    ))
-
-/** The words of a step as one doing, whatever they say: what was set by hand stands even where they say nothing. */
-export function asOne(text: string): DoingText | null {
-  const all = doingsIn(text)
-  const [first] = all
-  const last = all.at(-1)
-  if (first === undefined || last === undefined) {
-    const parsed = parse(text)
-    const [main] = parsed.clauses
-    return main === undefined
-      ? null
-      : {
-          from: 0,
-          to: text.length,
-          parsed,
-          clauses: parsed.clauses,
-          active: [main],
-          main,
-          operation: null,
-          isOptional: false,
-          sharesNext: false,
-        }
-  }
-  if (all.length === 1) return first
-  const strong = strongest(all)
-  return {
-    ...strong,
-    from: first.from,
-    to: last.to,
-    clauses: all.flatMap(({ clauses }) => clauses),
-    active: all.flatMap(({ active }) => active),
-    sharesNext: false,
-  }
-}
-
-/** Said beside nearly every other operation: they count only where nothing else is said. */
-const MINOR: ReadonlySet<OperationId> = new Set([
-  'mix',
-  'rest',
-  'cool',
-  'heat',
-  'drain',
-  'wrap',
-  'chop',
-  'trim',
-  'thicken',
-  'hold',
-])
-/** They tell how, beside one that tells what: "form patties and bake" is baking of patties. */
-const LESSER: ReadonlySet<OperationId> = new Set([
-  'shape',
-  'coat',
-  'chill',
-  'squeeze',
-  'press',
-  'toast',
-  'whip',
-  'absorb',
-  'grate',
-  'mash',
-])
-
-/** The doing of several that changes the food most. */
-function strongest(all: readonly DoingText[]): DoingText {
-  const real = all.filter(({ operation }) => operation !== null)
-  const earnest = real.filter(({ operation }) => operation !== null && !MINOR.has(operation))
-  const found =
-    earnest.find(({ operation }) => operation !== null && !LESSER.has(operation)) ??
-    earnest[0] ??
-    real.find(({ operation }) => operation !== 'mix') ??
-    real[0] ??
-    all[0]
-  if (found === undefined) throw new Error('strongest: no doing')
-  return found
-}
-
-/** The takes of a step that is read without its list. */
-export const NOTHING_TAKEN: Takes = {
-  lines: [],
-  lots: [],
-  parts: [],
-  hasTap: false,
-  tapG: 0,
-  topic: null,
-  base: null,
-  isEmpty: true,
 }

@@ -1,5 +1,12 @@
 import { formatGrams, kitchenMeasure, prepBeside } from '@frijol/core/measure'
-import type { FormulaLine, LineReading, PartAssessment, Totals } from '@frijol/core/model'
+import {
+  type Dish,
+  type FormulaLine,
+  type LineReading,
+  methodEntries,
+  type PartAssessment,
+  type Totals,
+} from '@frijol/core/model'
 import { useAssessment, useDish, useKitchenStore, useLibrary } from '../../store'
 import { Card } from '../../ui'
 
@@ -27,13 +34,16 @@ export function DishCardSheet({ withCups }: { withCups: boolean }) {
         <section key={part.partId} className="mt-5 break-inside-avoid">
           <h3 className="m-0 mb-1 text-lg">{part.name}</h3>
           <LineTable part={part} lines={dish.parts[at]?.lines ?? []} withCups={withCups} />
-          <ol className="mt-2 mb-0 list-decimal space-y-1 ps-6">
-            {(dish.parts[at]?.steps ?? []).map(({ id, text }) => (
-              <li key={id}>{text}</li>
-            ))}
-          </ol>
+          {dish.written.length === 0 && (
+            <ol className="mt-2 mb-0 list-decimal space-y-1 ps-6">
+              {(dish.parts[at]?.steps ?? []).map(({ id, text }) => (
+                <li key={id}>{text}</li>
+              ))}
+            </ol>
+          )}
         </section>
       ))}
+      {dish.written.length > 0 && <Method dish={dish} />}
       <Nutrition portion={assessment.perPortion} per100g={assessment.per100g} />
       <p className="mt-3 mb-0 text-sm">
         <b>Allergens: </b>
@@ -51,6 +61,23 @@ export function DishCardSheet({ withCups }: { withCups: boolean }) {
         composition tables, not analysed.
       </p>
     </Card>
+  )
+}
+
+/** The method as it was written; its doings stand under its words. */
+function Method({ dish }: { dish: Dish }) {
+  return (
+    <section className="mt-5">
+      <h3 className="m-0 mb-1 text-lg">Method</h3>
+      <ol className="mt-2 mb-0 list-decimal space-y-1 ps-6">
+        {methodEntries(dish).map(({ heading, text, steps }, at) => (
+          <li key={steps[0]?.step.id ?? at} className="break-inside-avoid">
+            {heading !== null && <b className="block font-display">{heading}</b>}
+            {text}
+          </li>
+        ))}
+      </ol>
+    </section>
   )
 }
 

@@ -1,0 +1,190 @@
+import type { Lot } from './bench'
+import type { Clause } from './clauses'
+import { HOT, ON_HEAT, VESSELS } from './lexicon/things'
+import type { Taking, Takes } from './takes'
+import { stemsOf } from './tokens'
+
+const TO_PAN = /\b(?:in)?to the (?:same |hot )?(?:pan|pot|skillet|wok|casserole|kadhai)\b/iu
+const hasTargetIn = ({ lots }: Takes): boolean => lots.some(({ role }) => role === 'into' || role === 'in')
+/** Nothing is said of what it goes in or over. */
+const OVER =
+  /^\s*(?:(?:it|them|this|these|the lot)\s+)?(?:in|over|through|on top|back in)\s*(?:[.,;]|$|in \w+ goes|gradually|slowly|bit by bit)|^\s*over (?:each|every|the (?:bowls?|plates?|top))\b/iu
+const SPREADS =
+  /^(?:press|sprinkle|scatter|strew|spread|pile|spoon|dot|brush|pour|drizzle|arrange|top|smear|lay|tip|crumble)$/
+/** It goes into or over a thing that no word names: what is in hand. */
+function hasOpenTarget({ verb }: Clause, rest: string): boolean {
+  if (verb === null || !SPREADS.test(verb.word)) return false
+  const found = /\b(?:into|onto|over|on)\s+(?:the|each|every|all|its|them|top)\b\s*([\p{L}-]*)/iu.exec(rest)
+  return found !== null && !VESSELS.has(stemsOf(found[1] ?? '')[0] ?? '')
+}
+const IN_A_VESSEL =
+  /\b(?:in|into)\s+(?:a|an|the|another|your|its own|two|six)\s+(?:[\p{L}\d]+[ -]){0,4}?(?:bowl|blender|processor|saucepan|pan|pot|jug|jar|dish|tray|tin|cooker|mixer|box|wok|stockpot|skillet|casserole|kadhai)\b/iu
+/** Whether a clause brings what it names to the lot in hand. */
+function joinsHand(clause: Clause, rest: string, isPut: boolean): boolean {
+  const { verb } = clause
+  if (verb === null) return !IN_A_VESSEL.test(rest) && !/:/u.test(rest)
+  if (
+    /^(?:put|place|lay|arrange|go|tip|throw)$/.test(verb.word) &&
+    IN_A_VESSEL.test(rest) &&
+    !/\bback\b|\bthe (?:same )?pan\b/iu.test(rest)
+  )
+    return false
+  if (verb.joins) return true
+  if (
+    /^\s*(?:in|through|over|on|back|together with)\b(?! (?:a|the|your) (?:[\p{L}]+ ){0,2}(?:pan|bowl|processor|blender|pot|skillet|tray|oven|saucepan|mortar|jug)\b)/iu.test(
+      rest,
+    )
+  )
+    return true
+  if (
+    /\b(?:in|through|over|back|on top)\s*(?:$|[,.;]|\b(?:at|off|gradually|bit|slowly|while|and)\b)/iu.test(
+      rest,
+    )
+  )
+    return true
+  return isPut && !/^(?:cover|submerge|drown|immerse)$/.test(verb.word)
+}
+
+/** "Water + bay, bring to boil": what stands before a verb without an object is put in. */
+function isLead(t: Taking, clause: Clause): boolean {
+  if (clause.verb === null) return false
+  const { bare } = t.doing.parsed
+  const lead = bare.slice(clause.from, clause.verbFrom)
+  if (
+    /:/u.test(lead) ||
+    !/[\p{L}]{3}/u.test(lead) ||
+    /^\s*(?:in|with|for|from|on|meanwhile|to)\b/iu.test(lead)
+  )
+    return false
+  return !/^\s*(?:the|a|an|it|them|half|all)\b/iu.test(bare.slice(clause.verbTo, clause.to))
+}
+
+/** What a clause has named before the lot it goes on with is asked for. */
+export interface Said {
+  readonly hasObject: boolean
+  readonly hasPronoun: boolean
+  /** The doing took something in an earlier clause. */
+  readonly before: boolean
+  /** An object stands before the verb. */
+  readonly hasLead: boolean
+}
+
+interface At extends Said {
+  readonly t: Taking
+  readonly clause: Clause
+  readonly hand: Lot
+  /** Words after the verb. */
+  readonly rest: string
+  /** The lot in hand is taken already. */
+  readonly isMet: boolean
+  readonly isPut: boolean
+}
+
+/** Takes what it goes into or over, where there is such a lot. */
+function takeInto(t: Taking, lot: Lot | undefined): void {
+  if (lot !== undefined) t.lot(lot, null, 'into')
+}
+
+/** "Stir in." "Pour it over." "Sprinkle over each bowl.": what is in hand goes to what was made before it. */
+function isOver({ t, clause, hand, rest, before, isMet, hasObject, hasPronoun }: At): boolean {
+  if (OVER.test(rest) && before && !isMet) {
+    t.join(hand)
+    return true
+  }
+  const isAdded = clause.verb?.word === 'add' && hasPronoun
+  if (!(OVER.test(rest) || isAdded) || before || hasTargetIn(t.takes)) return false
+  if (!hasObject) t.join(hand)
+  const other = t.lastLot((lot) => !t.isTaken(lot))
+  if ((!hasObject || isMet || isAdded) && other !== undefined) takeInto(t, other)
+  else if (hasObject && !isMet && !hand.isAside) t.join(hand)
+  return true
+}
+
+/** "Brush with half of the glaze": what is brushed was made before it. "Butter in": what was just made goes into what lay there. */
+function isTakenAlready({ t, clause, hand, rest, before, isMet, isPut, hasObject, hasPronoun }: At): boolean {
+  if (hasPronoun) return true
+  const met = t.takes.lots.find(({ lot }) => lot === hand)
+  if (met?.role === 'with' && !hasObject && !before) {
+    takeInto(
+      t,
+      t.lastLot((lot) => lot !== hand && !lot.isLiquid),
+    )
+    return true
+  }
+  const goesIn = clause.verb === null || (isPut && /^\s*in\b/iu.test(rest))
+  if (isMet && goesIn && t.takes.lines.length === 0 && !hasTargetIn(t.takes))
+    takeInto(
+      t,
+      t.lastLot((lot) => lot !== hand && !lot.isAside),
+    )
+  return isMet
+}
+
+/** "Add to the pan": what is on the heat there, not what was made beside it. */
+function isToPan({ t, hand, rest, isPut, hasObject }: At): boolean {
+  if (!isPut || !TO_PAN.test(rest) || t.takes.lots.length + t.takes.parts.length > 0) return false
+  const panned = t.lastLot((lot) => !lot.isAside && lot.operation !== null && ON_HEAT.has(lot.operation))
+  if (panned !== hand) takeInto(t, panned)
+  if (!hasObject || panned === undefined || panned === hand) t.join(hand)
+  return true
+}
+
+/** What the doing itself began is gone on with, not what lies in hand. */
+function isOwn({ t, clause, hand, rest, before }: At): boolean {
+  if (before || hand.isAside) return true
+  if (clause.verb !== null) return false
+  const isOwnFat =
+    t.operation !== null && HOT.has(t.operation) && t.takes.lines.some(({ of }) => of.foodClass === 'fat')
+  return isOwnFat || (/\bback\b/iu.test(rest) && t.takes.lots.some(({ lot }) => lot.isSide))
+}
+
+/** It says that what it names comes to what is in hand. */
+function isJoined(at: At): boolean {
+  const { t, clause, hand, rest, isPut, hasLead } = at
+  const joins =
+    joinsHand(clause, rest, isPut) || (hasLead && isLead(t, clause)) || hasOpenTarget(clause, rest)
+  if (!joins) return false
+  const hasLots = t.takes.lots.some(({ role }) => role === 'object') || t.takes.parts.length > 0
+  if (!hasLots || isPut || /^\s*(?:in|through|over|back)\b/iu.test(rest)) t.join(hand)
+  return true
+}
+
+/** What is fried goes into the fat that was heated for it. */
+function isFried({ t, clause, hand }: At): boolean {
+  const isFrying =
+    t.operation !== null &&
+    (HOT.has(t.operation) || (t.operation === 'heat' && /^cook$/.test(clause.verb?.word ?? '')))
+  if (isFrying && hand.isFatBase && !t.takes.lines.some(({ of }) => of.foodClass === 'fat')) t.join(hand)
+  return true
+}
+
+/** In this order; the first that settles it ends the search. */
+const RULES: readonly ((at: At) => boolean)[] = [
+  isOver,
+  isTakenAlready,
+  isToPan,
+  ({ t, hand, hasObject, before }) => {
+    if (hasObject || before) return false
+    t.join(hand)
+    return true
+  },
+  isOwn,
+  isJoined,
+  isFried,
+]
+
+/** Takes the lot that a clause goes on with: what is in hand, or what its words put it into. */
+export function joinBase(t: Taking, clause: Clause, said: Said): void {
+  const hand = t.hand()
+  if (hand === null) return
+  const at: At = {
+    ...said,
+    t,
+    clause,
+    hand,
+    rest: t.doing.parsed.bare.slice(clause.verbTo, clause.to),
+    isMet: t.isTaken(hand),
+    isPut: clause.verb === null || clause.verb.kind === 'put',
+  }
+  RULES.some((rule) => rule(at))
+}

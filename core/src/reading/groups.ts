@@ -1,0 +1,91 @@
+import type { FoodClass } from '../model'
+import { CLASS_WORDS } from './lexicon/things'
+import { isDry, isWater } from './kinds'
+import type { Named } from './named'
+import type { Mention } from './mentions'
+import type { Taking } from './takes'
+
+const SMALL_CLASSES = new Set(['spice', 'herb', 'seasoning', 'aromatic', 'seed'])
+
+export function takeClass(t: Taking, mention: Extract<Mention, { kind: 'class' }>): void {
+  const { bench, lines } = t.stage
+  const classes = new Set<FoodClass>(CLASS_WORDS.get(mention.word) ?? [])
+  const fits = (of: Named): boolean =>
+    of.foodClass !== null &&
+    classes.has(of.foodClass) &&
+    !t.excepted.has(of.id) &&
+    (mention.word !== 'powder' || isDry(of))
+  const part = t.part ?? (lines.some((of) => fits(of) && bench.left(of.id) > 1e-9) ? null : t.part)
+  const some = lines.filter((of) => fits(of) && (part === null || of.part === part))
+  const all = some.some((of) => !t.isLater(of)) ? some.filter((of) => !t.isLater(of)) : some
+  const fresh = all.filter((of) => bench.left(of.id) > 1e-9)
+  const [first] = fresh
+  const here = part === null && first !== undefined ? fresh.filter((of) => of.part === first.part) : fresh
+  if (here.length > 0) {
+    for (const of of here) t.line(of, mention.said.share, mention.role)
+    return
+  }
+  const unknown = lines.filter(
+    (of) =>
+      of.line?.food === null &&
+      bench.left(of.id) > 1e-9 &&
+      t.takes.lines.some((one) => one.of.part === of.part),
+  )
+  if (SMALL_CLASSES.has(mention.word) && unknown.length > 0) {
+    for (const of of unknown) t.line(of, null, mention.role)
+    return
+  }
+  const dry =
+    mention.word === 'powder' ? bench.lots.filter((lot) => lot.words.has('powder')).at(-1) : undefined
+  const lot =
+    dry ??
+    bench.lots.filter((one) => !one.isSide && one.words.has(mention.word)).at(-1) ??
+    bench.lots.filter((one) => !one.isSide && all.some((of) => one.holds.has(of.id))).at(-1)
+  if (lot !== undefined) t.lot(lot, mention.said.share, mention.role)
+}
+
+export function takeGroup(
+  t: Taking,
+  { which, part, role, isList }: Extract<Mention, { kind: 'group' }>,
+): void {
+  const { bench, lines } = t.stage
+  const verb = t.doing.main.verb?.word ?? ''
+  // What the doing brought together itself is everything.
+  if (which === 'all' && part === null && t.hasAny) return
+  const at = part ?? t.part ?? solePart(t)
+  const comesLater = (of: Named): boolean => !isWater(of) && t.isLater(of)
+  const fresh = lines.filter(
+    (of) => bench.left(of.id) > 1e-9 && (at === null || of.part === at) && !t.excepted.has(of.id),
+  )
+  const wanted = fresh.filter((of) =>
+    which === 'dry'
+      ? isDry(of)
+      : which === 'wet'
+        ? !isDry(of)
+        : part !== null || t.takes.topic !== null || (isList && which === 'all') || !comesLater(of),
+  )
+  const lots = bench.lots.filter((lot) => !lot.isSide && (at === null || lot.part === at))
+  if (which === 'dry' || which === 'wet') {
+    const byWord = bench.lots.filter((lot) => lot.words.has(which)).at(-1)
+    if (byWord !== undefined) t.lot(byWord, null, role)
+    else for (const of of wanted) t.line(of, null, role)
+    return
+  }
+  const isMoved = /^(?:tip|scrape|pour|transfer|return|cool|chill|bring|spoon|spread|turn)$/.test(verb)
+  const hand = t.hand()
+  if (which === 'all' && part === null && hand !== null && isMoved) {
+    t.takes.base = hand
+    t.lot(hand, null, role)
+    return
+  }
+  for (const of of wanted) t.line(of, null, role)
+  if (which === 'all' && part === null && !isList) for (const lot of lots) t.lot(lot, null, role)
+}
+
+function solePart(t: Taking): number | null {
+  const { parts, lines, bench } = t.stage
+  if (parts.length <= 1) return null
+  const hand = bench.inHand(null)
+  if (hand !== null && !hand.isAside) return hand.part
+  return lines.find((of) => bench.left(of.id) > 1e-9)?.part ?? null
+}

@@ -1,0 +1,178 @@
+import type { FoodClass, OperationId } from '../model'
+import { type Lot, wordsFor } from './bench'
+import type { DoingText } from './doings'
+import { isDry } from './kinds'
+import { PIECE_WORDS } from './lexicon/things'
+import type { Named } from './named'
+import type { Takes } from './takes'
+
+/** "Until you have about 900 ml", "you need 240 g". */
+function statedIn(text: string): number | null {
+  const found =
+    /\b(?:until (?:you have|there is|it measures|you are left with)|you (?:need|should have|want))\s+(?:about |around |just )?(\d+(?:\.\d+)?)\s*(ml|l|litres?|g|kg)\b/iu.exec(
+      text,
+    )
+  if (found === null) return null
+  return Number(found[1]) * (/^(?:l|kg)/iu.test(found[2] ?? '') ? 1000 : 1)
+}
+
+const POURED: ReadonlySet<OperationId> = new Set([
+  'mix',
+  'blend',
+  'simmer',
+  'heat',
+  'boil',
+  'strain',
+  'reduce',
+  'thicken',
+  'cool',
+  'rest',
+  'soak',
+])
+
+const LIQUID: ReadonlySet<FoodClass> = new Set([
+  'water',
+  'plant-milk',
+  'acid',
+  'savoury',
+  'fat',
+  'sweetener',
+  'salt',
+  'spice',
+])
+
+/** Share of the lines' mass that is liquid or dissolves in it. */
+function liquidShare(lines: readonly Named[]): number {
+  let all = 0
+  let liquid = 0
+  for (const { line, foodClass } of lines) {
+    const massG = line?.mass?.value ?? 0
+    all += massG
+    if (foodClass !== null && LIQUID.has(foodClass)) liquid += massG
+  }
+  return all > 0 ? liquid / all : 0
+}
+
+const SHAPES: ReadonlySet<string> = new Set([...PIECE_WORDS, 'case', 'crust', 'shell', 'base'])
+
+const LIQUIDS = new Set(['stock', 'broth', 'liquor', 'liquid', 'sauce', 'milk', 'cream', 'syrup', 'wet'])
+
+const SOAKS: ReadonlySet<OperationId> = new Set(['soak', 'hydrate', 'rinse', 'rest'])
+
+const SIDES = {
+  soaked: ['soaking'],
+  squeeze: ['juice', 'liquor', 'liquid', 'whey'],
+  drain: ['liquor', 'liquid', 'water', 'whey', 'soaking', 'brine', 'marinade', 'broth'],
+}
+
+const FAT_BASE = new Set(['fat', 'spice', 'herb', 'salt'])
+
+const KEEPS_SIDE: ReadonlySet<OperationId> = new Set(['drain', 'squeeze', 'wash-gluten', 'coagulate'])
+
+const ASIDE =
+  /\b(?:set|put|leave|tip|lift|move|transfer|take|remove|scoop|slide|keep)\b[^.;]{0,40}\b(?:aside|to one side|out\b(?! of the oven)|(?:on)?to (?:a |the )?(?:plates?|warm|bowl|rack)|into (?:a |another )bowl|from the pan|from the heat and set)\b/iu
+
+const isPutAside = (doing: DoingText): boolean =>
+  doing.clauses.some(
+    (clause) =>
+      (clause !== doing.main || clause.verb?.kind === 'put') &&
+      clause.from >= doing.main.from &&
+      ASIDE.test(doing.parsed.bare.slice(clause.from, clause.to)),
+  ) ||
+  (doing.main.verb !== null &&
+    /\band (?:set|put) (?:it |them )?(?:aside|to one side)\b/iu.test(
+      doing.parsed.text.slice(doing.from, doing.to),
+    ))
+
+/** A doing that is laid on the bench, with the lines that are in what it takes. */
+export interface Laid {
+  readonly stepId: string
+  readonly part: number
+  readonly operation: OperationId | null
+  readonly takes: Takes
+  readonly doing: DoingText
+  readonly lines: readonly Named[]
+}
+type NewLot = Omit<Lot, 'order' | 'left' | 'reserved'>
+
+const wordsOfDoing = ({ doing }: Laid): string => doing.parsed.text.slice(doing.from, doing.to)
+const CUTS: ReadonlySet<OperationId> = new Set(['chop', 'trim', 'grate', 'press'])
+
+/** What the lot may be called: by what was done, by what is in it, and by the name it had. */
+function callsOf(laid: Laid): Set<string> {
+  const { operation, lines, takes } = laid
+  const words = wordsFor(operation, wordsOfDoing(laid))
+  if (lines.length > 0 && lines.every(isDry))
+    for (const word of ['dry', 'powder', 'meal', 'crumb']) words.add(word)
+  else if (takes.lines.length > 0 && takes.lots.length === 0) words.add('wet')
+  // What was shaped keeps its name through what is done with it after.
+  const isCut = operation !== null && CUTS.has(operation)
+  const [only] = takes.lots
+  if (only !== undefined && takes.lots.length === 1)
+    for (const word of only.lot.words)
+      if (takes.lines.length === 0 ? !(isCut && LIQUIDS.has(word)) : SHAPES.has(word)) words.add(word)
+  return words
+}
+
+const baseOf = ({ stepId, part, operation, lines }: Laid) => ({
+  stepId,
+  part,
+  operation,
+  holds: new Set(lines.map(({ id }) => id)),
+  classes: new Set(lines.flatMap(({ foodClass }) => foodClass ?? [])),
+})
+
+/** What a doing makes. */
+export function lotOf(laid: Laid): NewLot {
+  const { operation, takes, doing, lines } = laid
+  const inWater =
+    takes.hasTap ||
+    takes.lots.some(({ lot }) => lot.isInWater) ||
+    lines.some(({ foodClass }) => foodClass === 'water')
+  const [only] = takes.lots
+  const isOneLot = takes.lots.length === 1 && takes.lines.length === 0
+  return {
+    ...baseOf(laid),
+    words: callsOf(laid),
+    isAside: isPutAside(doing),
+    isFatBase:
+      lines.some(({ foodClass }) => foodClass === 'fat') &&
+      lines.every(({ foodClass }) => foodClass !== null && FAT_BASE.has(foodClass)),
+    isInWater: !(operation !== null && KEEPS_SIDE.has(operation)) && inWater,
+    isSide: false,
+    isTap: false,
+    statedG: statedIn(wordsOfDoing(laid)) ?? (isOneLot ? (only?.lot.statedG ?? null) : null),
+    isLiquid: operation !== null && POURED.has(operation) && liquidShare(lines) > 0.6,
+  }
+}
+
+const KEEPS =
+  /\b(?:keep|save|reserve|keeping|reserving|saving)\b[^.;]{0,24}\b(?:oil|water|liquor|liquid|juice|whey|brine)\b/iu
+
+/** Whether something is poured off that a later doing may take. */
+export const keepsSide = (laid: Laid): boolean =>
+  laid.operation !== null && (KEEPS_SIDE.has(laid.operation) || KEEPS.test(wordsOfDoing(laid)))
+
+/** What is poured off or pressed out. */
+export function sideOf(laid: Laid): NewLot {
+  const { operation, takes, lines } = laid
+  const isTapOnly =
+    takes.lots.some(({ lot }) => lot.operation !== null && SOAKS.has(lot.operation)) &&
+    !lines.some(({ foodClass }) => foodClass === 'water') &&
+    !/\b(?:keep|save|reserve)/iu.test(wordsOfDoing(laid))
+  const hasFat = lines.some(({ foodClass }) => foodClass === 'fat')
+  return {
+    ...baseOf(laid),
+    words: new Set([
+      ...(isTapOnly ? SIDES.soaked : SIDES[operation === 'squeeze' ? 'squeeze' : 'drain']),
+      ...(hasFat ? ['oil'] : []),
+    ]),
+    isAside: false,
+    isFatBase: hasFat,
+    isInWater: true,
+    isSide: true,
+    isLiquid: true,
+    isTap: !lines.some(({ foodClass }) => foodClass === 'water' || foodClass === 'plant-milk'),
+    statedG: null,
+  }
+}

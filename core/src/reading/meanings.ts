@@ -1,0 +1,247 @@
+import type { FoodClass, OperationId } from '../model'
+import type { Lot } from './bench'
+import { PIECE_WORDS } from './lexicon/things'
+import { takeClass, takeGroup } from './groups'
+import { isWater } from './kinds'
+import type { Verb } from './lexicon/verbs'
+import type { Named } from './named'
+import type { Mention } from './mentions'
+import type { Taking } from './takes'
+
+const AMOUNTS_TO_NOTHING: ReadonlySet<FoodClass> = new Set([
+  'fat',
+  'salt',
+  'spice',
+  'water',
+  'acid',
+  'sweetener',
+  'herb',
+])
+const WATERY: ReadonlySet<OperationId> = new Set(['rinse', 'wash-gluten', 'steam', 'desalt'])
+const BATHES: ReadonlySet<OperationId> = new Set([
+  'soak',
+  'boil',
+  'simmer',
+  'hydrate',
+  'heat',
+  'rest',
+  'pressure-cook',
+])
+
+const MAKES: ReadonlySet<OperationId> = new Set(['mix', 'blend', 'knead', 'heat', 'whip', 'simmer', 'boil'])
+
+export function takeMention(t: Taking, mention: Exclude<Mention, { kind: 'pronoun' }>): void {
+  switch (mention.kind) {
+    case 'named':
+      takeNamed(t, mention)
+      break
+    case 'word':
+      if (takeMade(t, mention.made, mention)) break
+      takeWord(t, mention.word, mention)
+      break
+    case 'side':
+      takeSide(t, mention)
+      break
+    case 'class':
+      if (takeMade(t, mention.made, mention)) break
+      takeClass(t, mention)
+      break
+    case 'group':
+      takeGroup(t, mention)
+      break
+    case 'water':
+      t.takes.hasTap = true
+      break
+    case 'remainder': {
+      const { bench, lines } = t.stage
+      const part = bench.lots.filter((lot) => !lot.isSide && lot.left < 0.99).at(-1)
+      if (part !== undefined) t.lot(part, null, mention.role)
+      else {
+        const begun = lines.filter((of) => bench.left(of.id) > 1e-9 && bench.left(of.id) < 0.99)
+        if (begun.length === 1 && begun[0] !== undefined) t.line(begun[0], null, mention.role)
+      }
+      break
+    }
+  }
+}
+
+/** "The strained liquid": what that doing made. */
+function takeMade(t: Taking, verb: Verb | null, { said, role }: Pick<Mention, 'said' | 'role'>): boolean {
+  if (verb === null) return false
+  const lot = t.stage.bench.lots
+    .filter(
+      (one) =>
+        !one.isSide && verb.senses.some(({ operation }) => operation !== null && operation === one.operation),
+    )
+    .at(-1)
+  if (lot !== undefined) t.lot(lot, said.share, role, said.amountG)
+  return lot !== undefined
+}
+
+export function takeNamed(t: Taking, mention: Extract<Mention, { kind: 'named' }>): void {
+  const { bench, lastWater } = t.stage
+  const { said, role } = mention
+  for (const of of mention.of) {
+    if (t.excepted.has(of.id)) continue
+    if (of.kind === 'part') {
+      takePart(t, of, mention)
+      continue
+    }
+    if (isWater(of)) {
+      const isTap =
+        (t.operation !== null && WATERY.has(t.operation)) ||
+        (!mention.isWhole && t.operation !== null && BATHES.has(t.operation) && lastWater > t.text)
+      if (isTap || bench.left(of.id) <= 1e-9) {
+        t.takes.hasTap = true
+        continue
+      }
+    }
+    const made =
+      mention.made === null || said.isStated
+        ? undefined
+        : bench
+            .holding(of.id)
+            .filter((lot) => mention.made?.senses.some(({ operation }) => operation === lot.operation))
+            .at(-1)
+    if (made !== undefined) {
+      t.lot(made, null, role)
+      continue
+    }
+    const isForWater =
+      of.foodClass === 'salt' &&
+      (t.takes.hasTap || role === 'with') &&
+      (t.operation === 'soak' || t.operation === 'boil') &&
+      t.isLater(of)
+    if (isForWater) continue
+    if (bench.left(of.id) > 1e-9) {
+      t.line(of, said.share, role)
+      continue
+    }
+    takeUsedUp(t, of, mention)
+  }
+}
+
+/** A line that is in a lot already stands for the lot. */
+function takeUsedUp(
+  t: Taking,
+  of: Named,
+  { role, said, word, product }: Extract<Mention, { kind: 'named' }>,
+): void {
+  const { bench } = t.stage
+  const made =
+    product === null
+      ? undefined
+      : bench
+          .holding(of.id)
+          .filter((lot) => lot.words.has(product))
+          .at(-1)
+  if (made !== undefined) {
+    t.lot(made, said.share, role, said.amountG)
+    return
+  }
+  // "The rest of the flour", where all of it is used: more of it, not what it went into.
+  if (role === 'with' && said.isStated && said.share === null) return
+  if (role !== 'object' && of.foodClass !== null && AMOUNTS_TO_NOTHING.has(of.foodClass)) {
+    if (!bench.lots.some((lot) => lot.holds.has(of.id) && lot.holds.size <= 2)) return
+  }
+  if (t.takes.lots.some(({ lot }) => lot.holds.has(of.id))) return
+  const holding = bench.holding(of.id).sort((a, b) => a.holds.size - b.holds.size || b.order - a.order)
+  const byWord = bench.lots.filter((lot) => !lot.isSide && lot.words.has(word)).at(-1)
+  const [lot] = holding
+  const chosen = byWord !== undefined && byWord.holds.has(of.id) ? byWord : lot
+  if (chosen !== undefined) t.lot(chosen, said.isStated ? said.share : null, role)
+}
+
+function takePart(t: Taking, of: Named, { role, said, word }: Extract<Mention, { kind: 'named' }>): void {
+  const { bench } = t.stage
+  const isTaken = (lot: Lot): boolean => t.takes.lots.some((one) => one.lot === lot)
+  const every = bench.lots.filter((lot) => lot.part === of.part && !lot.isSide)
+  const free = every.filter((lot) => !isTaken(lot))
+  const lots = free.length > 0 ? free : every
+  const byWord = bench.lots.filter((lot) => !lot.isSide && lot.words.has(word)).at(-1)
+  if (lots.length === 0) {
+    const gone = bench
+      .gone()
+      .filter((lot) => lot.part === of.part)
+      .map((lot) => bench.now(lot))
+      .filter((lot) => bench.lots.includes(lot))
+      .at(-1)
+    if (byWord !== undefined) t.lot(byWord, said.share, role, said.amountG)
+    else if (gone !== undefined) t.lot(gone, said.share, role)
+    else takeUnmade(t, of, said.share, role)
+    return
+  }
+  const last = lots.filter((lot) => lot.words.has(word)).at(-1) ?? lots.at(-1)
+  if (last !== undefined) t.lot(last, said.share, role, said.amountG)
+}
+
+/** A part that no doing has begun: its foods where it is worked itself, else the part as it is. */
+function takeUnmade(t: Taking, of: Named, share: number | null, role: Mention['role']): void {
+  const { lines, bench } = t.stage
+  const all = lines.filter((one) => one.part === of.part && bench.left(one.id) > 1e-9)
+  // A part named for its main food: "the onions" of the onions with their pickle.
+  const alike = all.filter((one) =>
+    one.names.slice(0, one.own).some((name) => of.names[0]?.some((word) => name.at(-1) === word)),
+  )
+  const own = alike.length > 0 ? alike : all
+  const isWorked =
+    alike.length > 0 ||
+    of.part === t.scene.part ||
+    (role === 'object' && own.length > 0 && t.operation !== null && MAKES.has(t.operation))
+  if (isWorked) for (const one of own) t.line(one, null, role)
+  else if (!t.takes.parts.some((one) => one.of === of)) t.takes.parts.push({ of, share })
+}
+
+function takeWord(
+  t: Taking,
+  word: string,
+  { said, role }: { said: Mention['said']; role: Mention['role'] },
+): void {
+  const { bench } = t.stage
+  const live = bench.lots.filter((lot) => !lot.isSide && lot.words.has(word))
+  const here = live.filter((lot) => lot.part === t.part)
+  const hand = t.hand()
+  const lot =
+    (hand !== null && live.includes(hand) ? hand : undefined) ??
+    here.at(-1) ??
+    live.at(-1) ??
+    bench
+      .gone()
+      .filter((one) => one.words.has(word))
+      .map((one) => bench.now(one))
+      .filter((one) => bench.lots.includes(one))
+      .at(-1)
+  const isPiece = (one: Lot): boolean =>
+    !one.isSide && (one.operation === 'chop' || one.operation === 'shape')
+  const cut =
+    lot ?? (PIECE_WORDS.has(word) ? (bench.lots.filter(isPiece).at(-1) ?? wasPiece(t, isPiece)) : undefined)
+  if (cut !== undefined) t.lot(cut, said.share, role, said.amountG)
+}
+
+/** The live lot that what was cut or shaped last went into. */
+function wasPiece(t: Taking, isPiece: (lot: Lot) => boolean): Lot | undefined {
+  const { bench } = t.stage
+  return bench
+    .gone()
+    .filter(isPiece)
+    .map((lot) => bench.now(lot))
+    .filter((lot) => bench.lots.includes(lot))
+    .at(-1)
+}
+
+function takeSide(t: Taking, { word, said, role }: Extract<Mention, { kind: 'side' }>): void {
+  const { bench } = t.stage
+  const sides = bench.sides()
+  const side =
+    sides.filter((lot) => lot.words.has(word)).at(-1) ??
+    (word === 'juice' || word === 'liquor' || word === 'liquid'
+      ? sides.filter(({ words }) => words.size > 1).at(-1)
+      : undefined)
+  const live = bench.lots
+    .filter((lot) => !lot.isSide && lot.words.has(word) && lot.order > (side?.order ?? 0))
+    .at(-1)
+  const lot = live ?? side
+  if (lot !== undefined) t.lot(lot, said.share, role, said.amountG)
+  else if (word === 'water') t.takes.hasTap = true
+  else takeWord(t, word, { said, role })
+}

@@ -1,0 +1,291 @@
+import { CLASS_WORDS, PIECE_WORDS, PRODUCT_WORDS, SIDE_WORDS, VESSELS } from './lexicon/things'
+import type { Mention, Role, Scene } from './mentions'
+import { madeBy, isDet, namedAt } from './naming'
+import { type Named, TOO_COMMON } from './named'
+import { ALL_OF_IT, type Said, saidOf } from './said'
+import type { Token } from './tokens'
+
+const PRONOUNS = new Set(['it', 'them', 'this', 'these', 'those', 'both', 'that'])
+
+const MARKED =
+  /\b(?:cooking|soaking|pasta|starchy|reserved|kept|saved|drained|drawn|that|strained|poaching|boiling pot)\b[^,.;]{0,16}$/iu
+
+/** What stands in a group's words: "all the custard ingredients", "the rest of the dry ingredients". */
+function groupAt(
+  tokens: readonly Token[],
+  index: number,
+  scene: Scene,
+): Extract<Mention, { kind: 'group' }> | null {
+  const around = tokens.slice(Math.max(0, index - 7), index)
+  const words = around.map(({ text }) => text)
+  const cut = Math.max(words.lastIndexOf(','), words.lastIndexOf('with'), words.lastIndexOf('in'))
+  const near = around.slice(cut + 1)
+  const has = (word: RegExp): boolean => near.some(({ text }) => word.test(text))
+  const parts = near.flatMap(({ stem }) =>
+    (scene.names.get(stem) ?? []).filter(({ kind }) => kind === 'part'),
+  )
+  const which = has(/^dry$/)
+    ? 'dry'
+    : has(/^(?:wet|liquid)$/)
+      ? 'wet'
+      : has(/^(?:rest|remaining|other|remainder|else)$/)
+        ? 'rest'
+        : 'all'
+  return {
+    kind: 'group',
+    which,
+    isList: true,
+    part: parts[0]?.part ?? null,
+    at: tokens[index]?.at ?? 0,
+    role: 'object',
+    said: ALL_OF_IT,
+  }
+}
+
+/** A mention and how many words it takes. */
+export interface Met {
+  readonly mention: Mention
+  readonly length: number
+}
+
+interface Here {
+  readonly tokens: readonly Token[]
+  readonly index: number
+  readonly token: Token
+  readonly next: Token | undefined
+  readonly role: Role
+  readonly before: string
+  readonly after: string
+  readonly scene: Scene
+  readonly at: number
+}
+
+/** A rule's answer: a mention, nothing is named here, or ask the next rule. */
+type Answer = Met | 'nothing' | null
+const met = (mention: Mention, length = 1): Met => ({ mention, length })
+const saidHere = ({ before, after, scene }: Here, of: Named | null = null): Said =>
+  saidOf(before, after, of, scene.kitchen, scene.reading)
+const whole = ({ at, role }: Here) => ({ at, role, said: ALL_OF_IT })
+
+function pronoun(here: Here): Answer {
+  const { token, next, before, at, role } = here
+  const { text } = token
+  if (text === 'lot' && /\bthe $/iu.test(before))
+    return met({ kind: 'pronoun', word: 'it', isAll: false, ...whole(here) })
+  if (!PRONOUNS.has(text)) return null
+  const isBeforeNoun = next?.kind === 'word'
+  if (text === 'that' && isBeforeNoun) return 'nothing'
+  if (
+    /^(?:this|these|those)$/.test(text) &&
+    isBeforeNoun &&
+    !/^(?:with|into|in|over|to|and|on|through)$/.test(next.text)
+  )
+    return 'nothing'
+  return met({ kind: 'pronoun', word: text, isAll: next?.text === 'all', at, role, said: saidHere(here) })
+}
+
+/** "Everything", "all", "everything else". */
+function everything(here: Here): Answer {
+  const { token, next, tokens, index } = here
+  const isAll =
+    token.text === 'all' &&
+    !/^(?:the|of|over|but|round|around|sides|your|my)$/.test(next?.text ?? '') &&
+    tokens[index - 1]?.kind !== 'word'
+  if (token.text !== 'everything' && !isAll) return null
+  const isElse = next?.text === 'else'
+  return met(
+    { kind: 'group', which: isElse ? 'rest' : 'all', part: null, isList: false, ...whole(here) },
+    isElse ? 2 : 1,
+  )
+}
+
+/** "The rest", "the other half". */
+function remainder(here: Here): Answer {
+  const { token, next, before } = here
+  const { text } = token
+  const isRest =
+    /^(?:half|rest|remainder|third)$/.test(text) &&
+    /\b(?:the other|the|another) $/iu.test(before) &&
+    next?.text !== 'of' &&
+    (text !== 'half' || /other $/iu.test(before)) &&
+    (text !== 'third' || /another $/iu.test(before))
+  return isRest ? met({ kind: 'remainder', ...whole(here) }) : null
+}
+
+function ingredients({ token, tokens, index, scene, role }: Here): Answer {
+  if (token.stem !== 'ingredient') return null
+  const group = groupAt(tokens, index, scene)
+  return group === null ? 'nothing' : met({ ...group, role })
+}
+
+/** "The dry into the wet". */
+function dryOrWet(here: Here): Answer {
+  const { token, next, tokens, index, scene } = here
+  const isPartName = (scene.names.get(token.stem) ?? []).some(
+    ({ kind, names }) => kind === 'part' && names[0]?.length === 1,
+  )
+  const isAlone = next === undefined || next.kind === 'mark' || /^(?:and|into|to|in|with)$/.test(next.text)
+  if (isPartName || !isAlone || !/^(?:dry|wet)$/.test(token.text) || !isDet(tokens[index - 1])) return null
+  return met({
+    kind: 'group',
+    which: token.text === 'dry' ? 'dry' : 'wet',
+    part: null,
+    isList: false,
+    ...whole(here),
+  })
+}
+
+/** "The gourd juice" is juice, not gourd. */
+function beforeSide({ token, next, tokens, index, scene, before }: Here): Answer {
+  const sides = scene.bench.sides()
+  if (next === undefined || sides.length === 0 || isDet(token)) return null
+  if (!SIDE_WORDS.has(next.stem) || next.stem === 'oil') return null
+  const run = namedAt(tokens, index, scene, before)?.run ?? 2
+  return run < 2 && sides.some(({ words }) => words.has(next.stem)) ? 'nothing' : null
+}
+
+/** What was poured off or pressed out and kept: "the liquor", "the soaking water". */
+function side(here: Here): Answer {
+  const { token, tokens, index, scene, before, at, role } = here
+  const { stem } = token
+  const sides = scene.bench.sides()
+  if (!SIDE_WORDS.has(stem) || sides.length === 0) return null
+  const isMarked = MARKED.test(before)
+  const isListed = namedAt(tokens, index, scene, before)?.fits.some(
+    ({ of, coverage, isHead, isOwn }) =>
+      of.kind === 'line' && (coverage >= 1 || (isHead && isOwn)) && scene.bench.left(of.id) > 1e-9,
+  )
+  const isMeant =
+    stem === 'oil'
+      ? isListed !== true && sides.some(({ words }) => words.has('oil'))
+      : (isMarked || isListed !== true) && (stem !== 'water' || isMarked || isDet(tokens[index - 1]))
+  if (!isMeant) return null
+  const word = stem === 'water' && /\bsoaking\b/iu.test(before.slice(-24)) ? 'soaking' : stem
+  return met({ kind: 'side', word, isMarked, at, role, said: saidHere(here) })
+}
+
+/** Water: of the list, or of the tap. */
+function water(here: Here): Answer {
+  const { token, next, tokens, index, scene, before, at, role } = here
+  if (token.stem !== 'water' && !(token.stem === 'ice' && next?.stem === 'water')) return null
+  const fits = namedAt(tokens, index, scene, before)?.fits ?? []
+  const lines = fits.filter(
+    ({ of, coverage, isHead, isOwn }) =>
+      of.kind === 'line' && (coverage >= 1 || (isHead && isOwn) || of.foodClass === 'water'),
+  )
+  if (lines.length === 0) return met({ kind: 'water', isThe: isDet(tokens[index - 1]), ...whole(here) })
+  const said = saidHere(here, lines[0]?.of ?? null)
+  const isThe =
+    /\b(?:the|its|that) (?:[\p{L}\d]+ ){0,3}$/iu.test(before.slice(-30)) ||
+    said.isStated ||
+    /[\d½¼¾]\s*(?:g|ml|l|litres?|cups?|tbsp|tsp|tablespoons?)\b[^,;.]{0,12}$/iu.test(before)
+  return met({
+    kind: 'named',
+    of: lines.map(({ of }) => of),
+    isWhole: isThe,
+    word: 'water',
+    made: null,
+    product: null,
+    at,
+    role,
+    said,
+  })
+}
+
+/** A line or a part by its name; with what was made of it: "the spinach puree". */
+function named(here: Here): Answer {
+  const { token, tokens, index, scene, before, at, role } = here
+  const found = namedAt(tokens, index, scene, before)
+  if (found === null) return null
+  const [first] = found.fits
+  if (
+    first?.of.kind === 'part' &&
+    tokens.slice(index + 1, index + 4).some(({ stem }) => stem === 'ingredient')
+  )
+    return 'nothing'
+  const isWeak =
+    found.run < 2 &&
+    (first?.coverage ?? 0) < 1 &&
+    TOO_COMMON.has(token.stem) &&
+    scene.bench.lots.some((lot) => !lot.isSide && lot.words.has(token.stem))
+  if (isWeak) return null
+  const follows = tokens[index + found.run]
+  const isProduct = follows?.kind === 'word' && PRODUCT_WORDS.has(follows.stem)
+  return met(
+    {
+      kind: 'named',
+      of: found.fits.map(({ of }) => of),
+      isWhole: (first?.coverage ?? 0) >= 1 || found.run >= 2,
+      word: token.stem,
+      made: madeBy(tokens, index),
+      product: isProduct ? follows.stem : null,
+      at,
+      role,
+      said: saidHere(here, first?.of ?? null),
+    },
+    found.run + (isProduct ? 1 : 0),
+  )
+}
+
+/** A class of foods, or what a doing made. */
+function wordFor(here: Here): Answer {
+  const { token, tokens, index, scene, at, role } = here
+  const { stem } = token
+  if (VESSELS.has(stem)) return 'nothing'
+  const made = madeBy(tokens, index)
+  if (CLASS_WORDS.has(stem)) return met({ kind: 'class', word: stem, made, at, role, said: saidHere(here) })
+  const hasLot = [...scene.bench.lots, ...scene.bench.gone()].some(({ words }) => words.has(stem))
+  return hasLot || PIECE_WORDS.has(stem)
+    ? met({ kind: 'word', word: stem, made, at, role, said: saidHere(here) })
+    : 'nothing'
+}
+
+/** In this order; the first that answers settles what a word names. */
+const RULES = [
+  pronoun,
+  everything,
+  remainder,
+  ingredients,
+  dryOrWet,
+  beforeSide,
+  side,
+  water,
+  named,
+  wordFor,
+] as const
+
+/**
+ * What the words at a token name.
+ *
+ * @param role how it stands in its clause
+ * @param before words of the clause before it
+ * @param after words of the clause after it
+ * @returns null where no food, lot or part is named
+ */
+export function mentionAt(
+  tokens: readonly Token[],
+  index: number,
+  role: Role,
+  before: string,
+  after: string,
+  scene: Scene,
+): Met | null {
+  const token = tokens[index]
+  if (token === undefined) return null
+  const here: Here = {
+    tokens,
+    index,
+    token,
+    next: tokens[index + 1],
+    role,
+    before,
+    after,
+    scene,
+    at: token.at,
+  }
+  for (const rule of RULES) {
+    const answer = rule(here)
+    if (answer !== null) return answer === 'nothing' ? null : answer
+  }
+  return null
+}

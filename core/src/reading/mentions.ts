@@ -1,0 +1,51 @@
+import type { Kitchen } from '../model'
+import type { Bench } from './bench'
+import type { Verb } from './lexicon/verbs'
+import type { Named, Names } from './named'
+import type { Reading, Said } from './said'
+
+/** How a thing stands in its clause: what is worked, what goes with it, what it goes into, what is left out. */
+export type Role = 'object' | 'with' | 'into' | 'in' | 'for' | 'except'
+
+interface Base {
+  readonly at: number
+  readonly role: Role
+  readonly said: Said
+}
+
+/** What words of a clause name. */
+export type Mention = Base &
+  (
+    | {
+        readonly kind: 'named'
+        readonly of: readonly Named[]
+        readonly isWhole: boolean
+        readonly word: string
+        readonly made: Verb | null
+        readonly product: string | null
+      }
+    | { readonly kind: 'word'; readonly word: string; readonly made: Verb | null }
+    | { readonly kind: 'side'; readonly word: string; readonly isMarked: boolean }
+    | { readonly kind: 'pronoun'; readonly word: string; readonly isAll: boolean }
+    | { readonly kind: 'class'; readonly word: string; readonly made: Verb | null }
+    | {
+        readonly kind: 'group'
+        readonly which: 'all' | 'rest' | 'dry' | 'wet'
+        readonly part: number | null
+        readonly isList: boolean
+      }
+    | { readonly kind: 'remainder' }
+    | { readonly kind: 'water'; readonly isThe: boolean }
+  )
+
+/** What scanning a clause needs to know beside its words. */
+export interface Scene {
+  readonly names: Names
+  readonly kitchen: Kitchen
+  readonly reading: Reading
+  readonly bench: Bench
+  /** Part that the words are about, where headings or the list say so. */
+  readonly part: number | null
+  /** Stem of the verb in hand, as purposes name it: "fry", "dust". */
+  readonly verb: string | null
+}

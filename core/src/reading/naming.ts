@@ -1,0 +1,94 @@
+import { type Verb, verbOf } from './lexicon/verbs'
+import type { Scene } from './mentions'
+import { type Fit, fitAt, TOO_COMMON } from './named'
+import { stemsOf, type Token } from './tokens'
+
+/** Scores a fit: the longer run wins, then the whole name, its head, the part in question, what is still unused. */
+function weight({ of, run, coverage, isHead, isOwn }: Fit, scene: Scene, before: string): number {
+  const isHere = scene.part !== null && of.part === scene.part
+  const isNear = scene.part === null && scene.bench.inHand(null)?.part === of.part
+  const isLeft = of.kind === 'line' && scene.bench.left(of.id) > 1e-9
+  const amount =
+    /((?:\d+[\d.,/]*|[½¼¾])\s*(?:g|ml|tbsp|tsp|cups?|tablespoons?|teaspoons?|litres?|l|oz))\b[^,;.]{0,10}$/iu.exec(
+      before,
+    )?.[1]
+  const isAmount =
+    amount !== undefined && of.line?.line.text.toLowerCase().startsWith(amount.toLowerCase()) === true
+  return (
+    run * 100 +
+    (coverage >= 1 ? (isOwn ? 40 : 15) : 0) +
+    (isHead ? (isOwn ? 20 : 8) : 0) +
+    (isAmount ? 16 : 0) +
+    (of.kind === 'part' || isLeft ? 6 : isHere ? -10 : -45) +
+    (isHere ? 12 : isNear ? 3 : 0) +
+    (of.kind === 'line' ? 1 : 0) -
+    (of.purpose !== null && of.purpose !== scene.verb ? 5 : 0)
+  )
+}
+
+function isAccepted(fit: Fit, word: string, rivals: number, before: string): boolean {
+  if (fit.of.kind === 'part') return fit.coverage >= 1 || (fit.isHead && fit.run >= 1 && fit.coverage >= 0.5)
+  if (fit.run >= 2 || fit.coverage >= 1) return true
+  if (/\b(?:an?)\s+(?:\w+\s+)?$/iu.test(before) && TOO_COMMON.has(word)) return false
+  if (TOO_COMMON.has(word)) return rivals === 1
+  return fit.coverage >= 1 / 3 || rivals === 1
+}
+
+interface NamedRun {
+  readonly fits: readonly Fit[]
+  readonly run: number
+}
+
+export function namedAt(
+  tokens: readonly Token[],
+  index: number,
+  scene: Scene,
+  before: string,
+): NamedRun | null {
+  const token = tokens[index]
+  if (token === undefined) return null
+  const candidates = new Set(stemsOf(token.text).flatMap((stem) => scene.names.get(stem) ?? []))
+  const fits = [...candidates].flatMap((of) => fitAt(of, tokens, index) ?? [])
+  if (fits.length === 0) return null
+  const sorted = fits
+    .map((fit) => ({ fit, weight: weight(fit, scene, before) }))
+    .sort((a, b) => b.weight - a.weight)
+  const best = sorted[0]?.fit
+  if (best === undefined) return null
+  const rivals = fits.filter(
+    ({ of, run, isHead }) =>
+      of.kind === 'line' && run === best.run && isHead === best.isHead && of.part === best.of.part,
+  ).length
+  if (!isAccepted(best, token.stem, rivals, before)) return null
+  const isPlural = /s$/iu.test(token.text) && token.text !== token.stem
+  const alike = isPlural
+    ? fits.filter(
+        ({ of, run, isHead, coverage }) =>
+          of !== best.of &&
+          of.kind === 'line' &&
+          run === best.run &&
+          isHead &&
+          best.isHead &&
+          coverage < 1 === best.coverage < 1 &&
+          of.part === best.of.part &&
+          scene.bench.left(of.id) > 1e-9,
+      )
+    : []
+  return { fits: [best, ...alike], run: best.run }
+}
+
+/** "The mashed peas": the verb whose doing is told of before a name. */
+export function madeBy(tokens: readonly Token[], index: number): Verb | null {
+  for (
+    let at = index - 1;
+    at >= Math.max(0, index - 3) && tokens[at]?.kind === 'word' && !isDet(tokens[at]);
+    at -= 1
+  ) {
+    const found = verbOf(tokens[at]?.text ?? '')
+    if (found?.form === 'past' && found.verb.kind === 'do') return found.verb
+  }
+  return null
+}
+
+export const isDet = (token: Token | undefined): boolean =>
+  token !== undefined && /^(?:the|that|this|its|your|my)$/.test(token.text)

@@ -1,0 +1,41 @@
+import { takeNamed } from './meanings'
+import type { Mention } from './mentions'
+import type { Taking } from './takes'
+
+/** "It", "them", "both", "everything": the lots that are meant. */
+export function takePronoun(
+  t: Taking,
+  mention: Extract<Mention, { kind: 'pronoun' }>,
+  before: boolean,
+): void {
+  const { bench } = t.stage
+  if (t.antecedent !== null && !before && t.takes.lines.length === 0) {
+    takeNamed(t, t.antecedent)
+    return
+  }
+  if (mention.word === 'both') {
+    const [second, first] = bench.lots.filter(({ isSide }) => !isSide).reverse()
+    if (t.takes.lines.length === 0)
+      for (const lot of [first, second]) if (lot !== undefined) t.lot(lot, null, mention.role)
+    return
+  }
+  if (mention.isAll) {
+    for (const lot of bench.lots)
+      if (!lot.isSide && lot.part === t.hand()?.part) t.lot(lot, null, mention.role)
+    return
+  }
+  // "Pour it over them": one is what was made last, the other what was made before it.
+  if (t.pronounSaid !== null && t.pronounSaid !== mention.word && !before) {
+    const other = bench.lots.filter((lot) => !lot.isSide && !t.isTaken(lot)).at(-1)
+    if (other !== undefined) t.lot(other, null, 'into')
+    return
+  }
+  t.pronounSaid = mention.word
+  // What the doing itself named before is meant: "put the dough in a bowl and cover it".
+  const hand = t.hand()
+  if (before || ((t.takes.lots.length > 0 || t.takes.lines.length > 0) && mention.role === 'object')) return
+  if (t.takes.lots.some(({ lot }) => lot === hand)) return
+  if (hand === null) return
+  t.takes.base = hand
+  t.lot(hand, mention.said.share, mention.role)
+}

@@ -1,0 +1,283 @@
+import type { OperationId } from '../model'
+import type { Clause, Parsed } from './clauses'
+import { HOT, VESSEL_ONLY } from './lexicon/things'
+import type { Verb } from './lexicon/verbs'
+import { durationsIn } from './stepTimes'
+
+/** What a clause is within the chain of a text. */
+export type Role = 'do' | 'put' | 'fat' | 'go-on' | 'none'
+
+export interface Read {
+  readonly clause: Clause
+  readonly role: Role
+  readonly operation: OperationId | null
+  readonly words: string
+}
+
+const FRIDGE = /\b(?:fridge|refrigerator|icebox)\b/iu
+
+const OVEN = /\b(?:in|into|to)\b[^.;]{0,16}\boven\b/iu
+
+const UNDER_GRILL = /\bunder (?:a |the )?(?:\w+ ){0,2}(?:grill|broiler)\b/iu
+
+const CUT_TO =
+  /\b\d+(?:[.,]\d+)?\s*-?\s*(?:cm|mm|inch)\s+(?:cubes?|dice|slices?|strips?|slabs?|pieces?|chunks?|batons?)\b/iu
+
+export const WATER = /\bwater\b/iu
+
+const FAT = /\b(?:oil|fat|margarine|ghee|lard|butter)\b/iu
+
+const SEPARATES =
+  /\b(?:out of|from) the (?:liquid|liquor|water|marinade|brine|stock|bath)\b|\bout with a (?:slotted|skimmer|tea strainer)|\bout onto (?:paper|kitchen)/iu
+
+const LIES_IN =
+  /\bin (?:the|its|their) (?:hot |cooking |own )?(?:stock|liquid|liquor|water|marinade|brine|syrup|bath|broth)\b|\bin the (?:hot|cold) oil\b|^\s*oil back\b/iu
+
+export const timeIn = (words: string): number | null => durationsIn(words)[0]?.minutes ?? null
+
+/** What words without a verb tell to do: "under a hot grill, 12 min", "fridge 2 h". */
+function fragment(words: string): OperationId | null {
+  const minutes = timeIn(words)
+  if (UNDER_GRILL.test(words)) return 'broil'
+  if (CUT_TO.test(words)) return 'chop'
+  if (/\b(?:blender|food processor)\b/iu.test(words)) return 'blend'
+  if (
+    /^\s*\d+ (?:[\p{L}-]+ )?(?:cakes|balls|patties|burgers|logs|sausages|discs|rounds|dumplings|koftas)\b/iu.test(
+      words,
+    )
+  )
+    return 'shape'
+  if (FRIDGE.test(words)) return minutes !== null && minutes > 10_000 ? null : 'chill'
+  if (minutes === null) return null
+  if (/\boven\b|\b(?:1[4-9]|2[0-6])\d\s*°?\s*C\b|\b[34]\d\d\s*°?\s*F\b/u.test(words)) return 'roast'
+  if (/\bsteamer\b/iu.test(words)) return 'steam'
+  if (minutes >= 240 && /\b(?:warm|yog|(?:2[0-9]|3\d|4\d)\s*°?\s*C\b)/iu.test(words)) return 'culture'
+  if (WATER.test(words) && minutes >= 10 && !/\b(?:boil|simmer)/iu.test(words)) return 'soak'
+  if (/\bhot\b[^,;]*\b(?:oil|fat)\b/iu.test(words)) return 'toast'
+  if (/\bpan\b[^,;]*\b(?:oil|fat)\b|\b(?:min|minutes)\s*(?:\/|a |per |each )\s*side\b/iu.test(words))
+    return 'shallow-fry'
+  return null
+}
+
+/** What "let it …" lets happen: the first that its words fit. */
+const LETS: readonly (readonly [when: RegExp, operation: OperationId | null])[] = [
+  [/\bcomes?\b[^.;]{0,16}\bto (?:the|a) (?:boil|simmer)\b/iu, 'heat'],
+  [/(?=.*\b(?:flame|hob|low heat|medium heat)\b).*\bset\b/isu, 'shallow-fry'],
+  [/\b(?:bubble|boil|cook|simmer|reduce)\w*\b[^.;]{0,24}\b(?:away|down|off)\b/iu, 'reduce'],
+  [/\b(?:limp|soft|translucent|wilt|collapse|sweat|soften|flop)\w*\b/iu, 'sweat'],
+  [/\b(?:sizzle|crackle|splutter|pop|foam)\b/iu, 'toast'],
+  [/\b(?:brown|colour|color|caramelise|caramelize)\b/iu, 'brown'],
+  [/\bmelt\b/iu, 'heat'],
+  [/\bdown with\b/iu, 'mix'],
+  [/\bboil\b/iu, 'boil'],
+  [/\b(?:simmer|bubble|blip|tick|plop|stew|drink up)\b/iu, 'simmer'],
+  [/\b(?:ferment|culture)\b/iu, 'culture'],
+  [/\b(?:run|whizz)\b/iu, 'blend'],
+  [/\bsoak\b/iu, 'soak'],
+  [/\b(?:infuse|steep)\b/iu, 'infuse'],
+  [/\bmarinate\b/iu, 'marinate'],
+  [/\b(?:excess|extra)\b/iu, null],
+  [/\b(?:drain|drip)\b/iu, 'drain'],
+  [/\bknead\b/iu, 'knead'],
+  [/\b(?:thaw|defrost)\b/iu, 'freeze-thaw'],
+  [/\b(?:fridge|refrigerator|icebox|chill)\b/iu, 'chill'],
+  [/\b(?:cool(?! room)|cold|hand-?warm|(?<!at (?:cool )?)room temperature|lukewarm)\b/iu, 'cool'],
+  [/\b(?:stand|sit|rest|swell|absorb|settle|drink|relax|thicken|set|firm|prove|rise|dry|steam)\b/iu, 'rest'],
+]
+
+function lets(words: string): OperationId | null {
+  const found = LETS.find(([when]) => when.test(words))
+  if (found !== undefined) return found[1]
+  return timeIn(words) === null ? null : 'rest'
+}
+
+/** A put-in clause that says where: into the fridge, the oven, or nowhere special. */
+function puts(words: string, clauseText: string): OperationId | null {
+  const minutes = timeIn(words)
+  if (FRIDGE.test(words)) return 'chill'
+  if (/\bfreezer\b/iu.test(words)) return 'freeze-thaw'
+  if (UNDER_GRILL.test(words) && minutes !== null) return 'broil'
+  if (OVEN.test(words) && minutes !== null) return 'roast'
+  if (/\b(?:to one side|aside)\b/iu.test(words) && minutes !== null) return 'rest'
+  if (/\b(?:sieve|colander)\b/iu.test(words) && minutes !== null) return 'drain'
+  if (/\b(?:pour|tip) (?:off|away)\b/iu.test(clauseText)) return 'drain'
+  if (
+    /\b(?:brine|marinade)\b/iu.test(clauseText) &&
+    /^(?:pour|lay|put|place|submerge|cover|tip|slide|drop)/iu.test(clauseText)
+  )
+    return 'marinate'
+  if (/\b(?:in|into) the (?:\w+ )?(?:sauce|gravy|stock|broth|soup)\b/iu.test(clauseText) && minutes !== null)
+    return 'simmer'
+  if (/\binto (?:a |the |\w+ )*moulds?\b/iu.test(clauseText)) return 'shape'
+  if (/\bcalcium\b|\balginate bath\b/iu.test(words) && /^drop/iu.test(clauseText)) return 'spherify'
+  return null
+}
+
+type Told = readonly [role: Role, operation: OperationId | null]
+const NOTHING: Told = ['none', null]
+const does = (operation: OperationId): Told => ['do', operation]
+
+/** A clause with a verb, and its words. */
+interface Said {
+  readonly verb: Verb
+  /** Words after the verb, without its subordinates. */
+  readonly rest: string
+  /** The same with its subordinates. */
+  readonly full: string
+  readonly words: string
+  /** From the verb on. */
+  readonly fromVerb: string
+  readonly parsed: Parsed
+  readonly clause: Clause
+  readonly next: Clause | undefined
+  readonly previous: Clause | undefined
+}
+
+const NAMES_NO_FOOD =
+  /^\s*(?:out with|lid|\S+ \w+s (?:the|a|an|it|them)\b|done|right|bowls?|jar|bottle|natural release|days?\b|ok)\b/iu
+
+function withoutVerb(words: string): Told {
+  const operation = fragment(words)
+  if (operation !== null) return does(operation)
+  if (timeIn(words) !== null) return ['go-on', null]
+  return NAMES_NO_FOOD.test(words) || !/\p{L}/u.test(words) ? NOTHING : ['put', null]
+}
+
+const READIES_A_VESSEL =
+  /^(?:heat|warm|get|bring|put|lay|cover|set|brush|place|peel|grease|oil|line|return|rub|wipe|preheat|turn|take|reduce|lower)$/
+
+/** "Heat a pan", "return it to the oven for 10 minutes". */
+function onVessel({ verb, rest }: Said): Told | null {
+  if (!VESSEL_ONLY.test(rest) || WATER.test(rest) || !READIES_A_VESSEL.test(verb.word)) return null
+  const isBake = timeIn(rest) !== null && /\boven\b/iu.test(rest) && /^(?:return|put|set)$/.test(verb.word)
+  return isBake ? does('roast') : NOTHING
+}
+
+const FLAVOURINGS_OUT =
+  /^\s*out the (?:\w+ )?(?:bay|cardamom|cinnamon|star anise|leaf|leaves|pods?|sprigs?|stalks?|herbs|spices|lemongrass|clove|garlic|kombu|rind)/iu
+const LIQUID_AWAY = /^\s*(?:away )?the (?:\w+ )?(?:brine|marinade|water|liquid|liquor|soaking)/iu
+const OUT = /^\s*(?:it |them |the [\w ]{1,24})?out\b(?! of the (?:pan|oven|tin))/iu
+
+/** Verbs that change nothing by themselves: turning, lifting out, throwing away. */
+function changesNothing({ verb: { word }, rest, parsed, clause }: Said): Told {
+  if (FLAVOURINGS_OUT.test(rest)) return NOTHING
+  if (word === 'pass' && /\b(?:sieve|strainer|muslin|cloth)\b/iu.test(rest)) return does('strain')
+  if (/^(?:move|transfer|put|return)$/.test(word) && /\b(?:warm|low) oven\b/iu.test(rest)) return does('hold')
+  if (/^(?:discard|bin|throw)$/.test(word) && LIQUID_AWAY.test(rest)) return does('drain')
+  const lay = parsed.bare.slice(Math.max(0, clause.from - 70), clause.from)
+  const isLiftedOut = /^(?:lift|take|remove|scoop)$/.test(word) && OUT.test(rest) && LIES_IN.test(lay)
+  if (SEPARATES.test(rest) || isLiftedOut || (word === 'fish' && /\bout\b/u.test(rest))) return does('drain')
+  if (word !== 'turn') return NOTHING
+  return [/^\s*(?:it|them|the \w+) in the\b/iu.test(rest) ? 'do' : 'none', 'coat']
+}
+
+/** Verbs that put things somewhere: into the fridge, the oven, the blender, or nowhere special. */
+function putsIn({ verb, rest, words, fromVerb, parsed, clause }: Said): Told {
+  const sense = verb.senses.find(({ when }) => when?.test(rest) === true)
+  if (sense?.operation != null) return does(sense.operation)
+  const all = parsed.text.slice(clause.from, clause.to)
+  if (/\b(?:blender|processor)\b[^.;]{0,12}\b(?:running|on|going)\b/iu.test(all)) return does('blend')
+  if (verb.word === 'go' && /\baway\b/u.test(rest)) return does('rest')
+  const isSkimmed =
+    /^(?:ladle|scoop)$/.test(verb.word) && /\b(?:out|up|off)\b[^.;]*\b(?:water|liquid|liquor)\b/iu.test(rest)
+  const isLid = verb.word === 'cover' && !WATER.test(rest)
+  const isThrown =
+    /^\s*(?:the )?(?:\w+ ){0,3}(?:away|down the (?:sink|drain))\b/iu.test(rest) &&
+    !/^\s*(?:off|away)/iu.test(rest)
+  if (isSkimmed || isLid || isThrown) return NOTHING
+  const operation = puts(words, fromVerb)
+  return operation === null ? ['put', null] : does(operation)
+}
+
+/** The clause before it readies a pan and nothing else. */
+const isAfterVessel = ({ previous, parsed }: Said): boolean =>
+  previous?.verb != null && VESSEL_ONLY.test(parsed.bare.slice(previous.verbTo, previous.to))
+
+/** Verbs that work a food, in the sense that their object gives them. */
+function works(said: Said): Told {
+  const { verb, rest, full, parsed, next, previous } = said
+  // "Put the pan in the oven and heat it": nothing is heated but the pan.
+  if (/^(?:heat|warm)$/.test(verb.word) && /^\s*it\b/iu.test(rest) && isAfterVessel(said)) return NOTHING
+  // "Heat a grill pan and brush it with oil": the pan is brushed.
+  if (
+    /^(?:brush|oil|grease|coat)$/.test(verb.word) &&
+    /^\s*(?:it|this)\b/iu.test(rest) &&
+    /^(?:heat|get|warm|take|light)$/.test(previous?.verb?.word ?? '') &&
+    isAfterVessel(said)
+  )
+    return ['fat', null]
+  if (verb.word === 'crumble' && /\b(?:stock|bouillon) cubes?\b/iu.test(rest)) return ['put', null]
+  if (/^(?:crush|rub)$/.test(verb.word) && /\bbetween (?:your|the) (?:palms|fingers|hands)\b/iu.test(rest))
+    return ['put', null]
+  if (isFat(verb.word, rest, next)) return isBath(verb.word, rest, parsed.text) ? NOTHING : ['fat', null]
+  const sense = verb.senses.find(
+    ({ when }) => when === null || when.test(/until|where/.test(when.source) ? full : rest),
+  )
+  return sense?.operation == null ? NOTHING : does(sense.operation)
+}
+
+function withVerb(said: Said): Told {
+  const { verb, rest, full, words, next } = said
+  const vessel = onVessel(said)
+  if (vessel !== null) return vessel
+  switch (verb.kind) {
+    case 'none':
+      return changesNothing(said)
+    case 'let': {
+      const operation = lets(full.replace(/\([^)]*\)/gu, ''))
+      return operation === null ? NOTHING : does(operation)
+    }
+    case 'give':
+      if (timeIn(words) !== null) return ['go-on', null]
+      return isFat(verb.word, rest, next) ? ['fat', null] : NOTHING
+    case 'put':
+      return putsIn(said)
+    case 'do':
+      return works(said)
+  }
+}
+
+/** What a clause is within its text, and what it tells to do. */
+export function readClause(
+  parsed: Parsed,
+  clause: Clause,
+  next: Clause | undefined,
+  previous: Clause | undefined,
+): Read {
+  const words = parsed.bare.slice(clause.from, clause.to)
+  const told = (): Told => {
+    if (clause.isRemark) return NOTHING
+    if (clause.verb === null) return withoutVerb(words)
+    return withVerb({
+      verb: clause.verb,
+      rest: parsed.bare.slice(clause.verbTo, clause.to),
+      full: parsed.text.slice(clause.verbTo, clause.to),
+      words,
+      fromVerb: parsed.bare.slice(clause.verbFrom, clause.to),
+      parsed,
+      clause,
+      next,
+      previous,
+    })
+  }
+  const [role, operation] = told()
+  return { clause, role, operation, words }
+}
+
+/** Fat warmed for what is fried in it next is no doing of its own. */
+const isFat = (verb: string, rest: string, next: Clause | undefined): boolean =>
+  /^(?:heat|warm|melt|get)$/.test(verb) &&
+  FAT.test(rest) &&
+  !/\b(?:milk|cream|sugar|flour|water|chocolate|stock)\b/iu.test(rest) &&
+  next !== undefined &&
+  (verb === 'melt' ? startsHot(next) && !/\d\s*°?\s*[CF]\b/u.test(rest) : true)
+
+/** Oil heated for a bath of frying, said before the food is ready: what is fried takes it. */
+const isBath = (verb: string, rest: string, text: string): boolean =>
+  verb === 'heat' && /\b1[4-9]\d\s*°?\s*C\b|\b3[0-9]\d\s*°?\s*F\b/u.test(rest) && /\bfry\b/iu.test(text)
+
+const startsHot = ({ verb }: Clause): boolean =>
+  verb !== null &&
+  (verb.kind === 'put' ||
+    /^(?:stir|cook|let|whisk)$/.test(verb.word) ||
+    verb.senses.some(({ operation }) => operation !== null && HOT.has(operation)))

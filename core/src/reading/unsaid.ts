@@ -1,0 +1,105 @@
+import type { OperationId } from '../model'
+import { HOT, PIECE_WORDS } from './lexicon/things'
+import type { Named } from './named'
+import type { Taking } from './takes'
+import { stemsOf } from './tokens'
+
+/** A method may begin with these and name no food: it is the first of the list. */
+const STARTS: ReadonlySet<OperationId> = new Set([
+  'rinse',
+  'soak',
+  'drain',
+  'press',
+  'chop',
+  'trim',
+  'grate',
+  'boil',
+  'mash',
+  'freeze-thaw',
+])
+
+const SEASONING =
+  /^(?:[\d\s./½¼]*(?:tsp|pinch|g)?\s*)?(?:\w+ ){0,2}(?:salt|pepper|salt and (?:\w+ ){0,2}pepper)\b/iu
+const SALTED = /\bsalt(?:ed|y)\s+(?:\w+\s+)?water\b/iu
+const GENERIC = new Set([
+  'block',
+  'mixture',
+  'mix',
+  'lot',
+  'food',
+  'whole',
+  'main',
+  'package',
+  'pack',
+  'piece',
+])
+const isGeneric = (word: string): boolean => {
+  const stem = stemsOf(word)[0] ?? ''
+  return GENERIC.has(stem) || PIECE_WORDS.has(stem)
+}
+
+/** What no word names and the doing cannot do without: what the list keeps for it; the first food of a method that names none. */
+export function takeUnsaid(t: Taking): void {
+  const { bench, lines } = t.stage
+  const { verb } = t.scene
+  const unused = lines.filter((of) => bench.left(of.id) > 1e-9 && (t.part === null || of.part === t.part))
+  takeVerbFood(t, unused)
+  if (verb !== null && !t.takes.lines.some(({ of }) => of.purpose === verb)) {
+    const hasFat = t.takes.lines.some(({ of }) => of.foodClass === 'fat')
+    for (const of of unused) if (of.purpose === verb && !(verb === 'fry' && hasFat)) t.line(of, null, 'with')
+  }
+  if (
+    t.operation !== null &&
+    /-fry$/.test(t.operation) &&
+    !t.takes.lines.some(({ of }) => of.foodClass === 'fat') &&
+    !t.takes.lots.some(({ lot }) => lot.isFatBase)
+  ) {
+    const fat = unused.find((of) => of.foodClass === 'fat' && !t.isLater(of))
+    if (fat !== undefined) t.line(fat, null, 'with')
+  }
+  const salt = unused.find((of) => of.foodClass === 'salt' && !t.isLater(of))
+  if (salt !== undefined && SALTED.test(t.doing.parsed.text.slice(t.doing.from, t.doing.to)))
+    t.line(salt, null, 'with')
+  const hand = t.hand()
+  const isOnlyFat =
+    t.operation !== null &&
+    HOT.has(t.operation) &&
+    t.takes.lines.length > 0 &&
+    t.takes.lots.length + t.takes.parts.length === 0 &&
+    t.takes.lines.every(({ of }) => of.foodClass === 'fat')
+  if (isOnlyFat && hand !== null && !hand.isAside) t.join(hand)
+  const isFirst = ![...bench.lots, ...bench.gone()].some((lot) => t.part === null || lot.part === t.part)
+  if (
+    isFirst &&
+    t.takes.lines.length + t.takes.parts.length + t.takes.lots.length === 0 &&
+    t.operation !== null &&
+    t.operation !== 'heat'
+  ) {
+    const [first] = unused
+    const rest = t.doing.parsed.bare.slice(t.doing.main.verbTo, t.doing.main.to)
+    const object = /^\s*(?:the|a|an|your)\s+([\p{L}-]+)\s*([\p{L}-]*)/iu.exec(rest)
+    const isOther = object !== null && ![object[1], object[2]].some((word) => isGeneric(word ?? ''))
+    if (!isOther && first !== undefined && (STARTS.has(t.operation) || lines.length === 1))
+      t.line(first, null, 'object')
+  }
+}
+/** Verbs that name their food: "salt the slices", "season", "oil the cups". */
+function takeVerbFood(t: Taking, unused: readonly Named[]): void {
+  for (const clause of t.doing.clauses) {
+    const word = clause.verb?.word ?? ''
+    if (clause.isRemark || !/^(?:salt|oil|season|grease|butter)$/.test(word)) continue
+    if (word === 'salt' && t.takes.lines.some(({ of }) => of.foodClass === 'salt')) continue
+    const found = unused.filter((of) =>
+      word === 'salt'
+        ? of.foodClass === 'salt'
+        : word === 'season'
+          ? SEASONING.test(of.line?.line.text ?? '') &&
+            !t.isLater(of) &&
+            !/\bwith\b/iu.test(t.doing.parsed.bare.slice(clause.verbTo, clause.to)) &&
+            t.takes.lines.length === 0
+          : of.foodClass === 'fat' && !t.isLater(of),
+    )
+    const kept = word === 'season' ? found : found.slice(0, 1)
+    for (const of of kept) t.line(of, null, 'with')
+  }
+}

@@ -1,0 +1,172 @@
+import { ADVERBS, CONNECTIVES, DETERMINERS, PREPOSITIONS, SUBJECTS } from './lexicon/particles'
+import { type FoundVerb, verbOf } from './lexicon/verbs'
+import type { Token } from './tokens'
+
+/** Foods and things of the kitchen that are verbs as well: only an object after them tells. */
+const STRICT = new Set(
+  'oil butter salt flour water rice stone pod shell skin batter cream brine core zest husk stem pickle crown finish form top mould mold line season bread age paste'.split(
+    ' ',
+  ),
+)
+
+/** They are adjectives or nouns before another noun: "brown sauce", "roast dinner". */
+const SOFT = new Set([
+  'brown',
+  'toast',
+  'roast',
+  'grill',
+  'colour',
+  'color',
+  'steam',
+  'batch',
+  'rest',
+  'stir',
+])
+
+export const COMPOUNDS = new Set(
+  'dry-roast dry-fry stir-fry deep-fry pan-fry shallow-fry air-fry pressure-cook par-boil pre-soak pre-heat char-grill top-and-tail'.split(
+    ' ',
+  ),
+)
+
+export const isQuantity = (token: Token | undefined): boolean =>
+  token !== undefined && (token.kind === 'number' || DETERMINERS.has(token.text))
+
+export interface At {
+  readonly tokens: readonly Token[]
+  readonly index: number
+  readonly length: number
+}
+
+export const isAdverb = (word: string): boolean =>
+  ADVERBS.has(word) || (word.endsWith('ly') && word.length > 5)
+
+export const before = ({ tokens, index }: At): Token | undefined => {
+  let at = index - 1
+  while (at >= 0 && tokens[at]?.kind === 'word' && isAdverb(tokens[at]?.text ?? '')) at -= 1
+  return tokens[at]
+}
+
+export const after = ({ tokens, index, length }: At): Token | undefined => tokens[index + length]
+
+/** Whether a word that is also a noun is a verb here, by what follows it. */
+function isFollowedAsVerb(at: At, word: string, isFirst: boolean): boolean {
+  const next = after(at)
+  // "Glaze: all into a pan" names what follows.
+  if (isFirst && next?.text === ':') return false
+  if (STRICT.has(word) && !(isFirst && /^(?:season|pulse|top|finish|form|coat|glaze|crown)$/.test(word)))
+    return (
+      (isQuantity(next) && next?.text !== 'in') ||
+      (/^(?:well|generously|to|with)$/.test(next?.text ?? '') &&
+        /^(?:season|finish|top|crown|glaze|coat)$/.test(word))
+    )
+  if (next === undefined || next.kind === 'mark') return true
+  if (SOFT.has(word) && !isFirst)
+    return (
+      isQuantity(next) ||
+      PREPOSITIONS.has(next.text) ||
+      next.text.endsWith('ly') ||
+      /^(?:un)?covered$/.test(next.text)
+    )
+  if (next.text === 'of') return false
+  if (CONNECTIVES.has(next.text))
+    return isFirst || verbOf(at.tokens[at.index + at.length + 1]?.text ?? '') !== null
+  return (
+    isFirst ||
+    isQuantity(next) ||
+    PREPOSITIONS.has(next.text) ||
+    next.text.endsWith('ly') ||
+    verbOf(next.text) === null
+  )
+}
+
+export const PREPOSITION_FIRST =
+  /^(?:in|into|on|onto|off|with|from|over|to|for|using|under|at|by|back|meanwhile|now|through|after)$/
+
+/** Whether the words before a verb are a phrase that may open an order: "In a jug beat …". */
+function isAfterPhrase(at: At, sentenceStart: number): boolean {
+  const first = at.tokens[sentenceStart]
+  const last = at.tokens[at.index - 1]
+  if (first === undefined || last === undefined || !PREPOSITION_FIRST.test(first.text)) return false
+  if (DETERMINERS.has(last.text) || PREPOSITIONS.has(last.text)) return false
+  return (
+    !at.tokens.slice(sentenceStart, at.index).some(({ text }) => /[,;:]/.test(text)) && isQuantity(after(at))
+  )
+}
+
+/** The verb that stands at a token in the place of a verb, or null. */
+export function verbAt(at: At, sentenceStart: number, isPast: boolean): FoundVerb | null {
+  const word = at.tokens
+    .slice(at.index, at.index + at.length)
+    .map(({ text }) => text)
+    .join('-')
+  const found = verbOf(word)
+  if (found === null) return null
+  const previous = before(at)
+  const isFirst =
+    at.index === sentenceStart ||
+    (previous !== undefined && at.index > sentenceStart ? /[.;:!?–—]/.test(previous.text) : true)
+  const isOpen =
+    isFirst || previous === undefined || previous.kind === 'mark' || CONNECTIVES.has(previous.text)
+  const isSubject = previous !== undefined && SUBJECTS.has(previous.text)
+  const { form, verb } = found
+  if (form === 'bare' || word === 'goes') {
+    // "In go the herbs".
+    if (/^go(?:es)?$/.test(word) && previous?.text === 'in' && isQuantity(after(at))) return found
+  }
+  if (form === 'bare') {
+    if (isSubject) return found
+    if (isOpen) return !verb.isNoun || isFollowedAsVerb(at, verb.word, isFirst) ? found : null
+    return isAfterPhrase(at, sentenceStart) ? found : null
+  }
+  if (form === 'gerund')
+    return previous?.text === 'by' && /^(?:start|begin)/.test(at.tokens[at.index - 2]?.text ?? '')
+      ? found
+      : null
+  if (form === 'past') {
+    // "Grated the carrots" tells what was done; "grated carrots" names a food.
+    const isTold = at.index === sentenceStart && isQuantity(after(at))
+    return isSubject || isTold || (isPast && isOpen) ? found : null
+  }
+  return isThird(previous, at, sentenceStart) &&
+    (verb.kind !== 'do' ||
+      previous?.text === 'and' ||
+      TIME_AFTER.test(
+        at.tokens
+          .slice(at.index + 1)
+          .map(({ text }) => text)
+          .join(' '),
+      ) ||
+      sentenceStart === at.index - 1)
+    ? found
+    : null
+}
+
+/** What tells an order in the third person from a remark: a time, an end. */
+const TIME_AFTER = /^[^.;]{0,60}\b(?:\d+|half|quarter|hour|hours|minutes?|min|until|till|overnight)\b/u
+
+const THIRD_AFTER = new Set([
+  'it',
+  'that',
+  'this',
+  'everything',
+  'lot',
+  'mixture',
+  'all',
+  'he',
+  'she',
+  'dough',
+])
+
+/** "It sits for an hour", "everything goes in and simmers". */
+function isThird(previous: Token | undefined, { tokens, index }: At, sentenceStart: number): boolean {
+  if (previous === undefined) return false
+  if (THIRD_AFTER.has(previous.text)) return true
+  const hasThird = tokens.slice(sentenceStart, index).some(({ text }) => verbOf(text)?.form === 'third')
+  if (previous.text === 'and') return hasThird
+  return (
+    previous.kind === 'word' &&
+    /^(?:goes|gets)$/.test(tokens[index]?.text ?? '') &&
+    !DETERMINERS.has(previous.text)
+  )
+}
