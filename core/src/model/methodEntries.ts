@@ -60,13 +60,12 @@ const asSentence = (text: string): string =>
  */
 export function methodEntries({ parts, written }: Pick<Dish, 'parts' | 'written'>): MethodEntry[] {
   const entries: { heading: string | null; written: number | null; steps: PlacedStep[] }[] = []
-  let heading: string | null = null
   for (const placed of stepsInOrder(parts, written)) {
     const last = entries.at(-1)
     if (last !== undefined && placed.written !== null && last.written === placed.written)
       last.steps.push(placed)
     else {
-      heading = placed.written === null ? null : (written[placed.written]?.heading ?? null)
+      const heading = placed.written === null ? null : (written[placed.written]?.heading ?? null)
       entries.push({ heading, written: placed.written, steps: [placed] })
     }
   }
