@@ -1,10 +1,15 @@
-import { lineMass, type LineReader, readLine } from '@frijol/core/measure'
+import { lineMass, type LineReader, type ReadLine, readLines } from '@frijol/core/measure'
 
 const rounded = (value: number): number => Number(value.toPrecision(6))
 
 /** One line as the command prints it. Never throws for any text. */
 export function linesEntry(text: string, reader: LineReader) {
-  const read = readLine(text, reader)
+  const [first, ...more] = readLines(text, reader).map((read) => entryOf(text, read, reader))
+  // A line of several foods: the first, and the others beside it.
+  return more.length === 0 ? first : { ...first, also: more }
+}
+
+function entryOf(text: string, read: ReadLine, reader: LineReader) {
   const food = read.ingredientId === null ? undefined : reader.ingredients.get(read.ingredientId)
   const first = read.amount?.terms[0]
   const found =

@@ -147,9 +147,12 @@ function readHolds({ parts }: Assessment, { lines }: GoldRecipe): ReadStep[] {
   const left = new Map<string, number[]>()
   lines.forEach((text, at) => left.set(norm(text), [...(left.get(norm(text)) ?? []), at + 1]))
   let count = 0
+  let before = ''
   for (const part of parts)
     for (const { lineId, text } of part.lines) {
-      count += 1
+      // A written line of two foods is two lines of the same words.
+      if (text !== before) count += 1
+      before = text
       const known = left.get(norm(text)) ?? []
       const number = lines.length === 0 ? count : known.length > 1 ? known.shift() : known[0]
       if (number !== undefined) numbers.set(lineId, number)

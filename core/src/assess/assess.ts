@@ -9,7 +9,7 @@ import type {
   StepReading,
   StepUse,
 } from '../model'
-import { addSums, totalsPer } from '../nutrition'
+import { addSums, shareOfSums, totalsPer } from '../nutrition'
 import {
   byHarm,
   dietsOf,
@@ -20,6 +20,7 @@ import {
   limitFindings,
   usedUnlisted,
 } from '../rules'
+import { servedBeside } from './beside'
 import { type ReadWork, servedShares, takenShares, workDish } from './workDish'
 import type { PartWork } from './workPart'
 
@@ -132,11 +133,21 @@ function withReading(
 }
 
 /** A part's assessment with what other parts take of it. */
-function withTaken(assessment: PartAssessment, taken: ReadonlyMap<string, number>): PartAssessment {
+function withTaken(
+  assessment: PartAssessment,
+  taken: ReadonlyMap<string, number>,
+  beside: ReadonlyMap<string, number>,
+): PartAssessment {
   const share = taken.get(assessment.partId)
   if (share === undefined) return assessment
   const takenG = share * assessment.cookedMassG
-  return { ...assessment, takenG, leftoverG: Math.max(0, assessment.cookedMassG - takenG) }
+  const besideG = (beside.get(assessment.partId) ?? 0) * assessment.cookedMassG
+  return {
+    ...assessment,
+    takenG,
+    besideG,
+    leftoverG: Math.max(0, assessment.cookedMassG - takenG - besideG),
+  }
 }
 
 /** Mass of a part's own lines, without what it takes of other parts, g. */
@@ -157,15 +168,25 @@ const ownMass = ({ lines }: PartWork): number => lines.reduce((sum, { mass }) =>
 export function assess(dish: Dish, library: Library, kitchen: Kitchen): Assessment {
   const works = workDish(dish, library, kitchen)
   const taken = takenShares(works)
-  const shares = servedShares(works)
+  const beside = servedBeside(dish, works, taken)
+  const shares = servedShares(works, beside)
   // What another part takes is in that part: it counts once.
   const served = works.filter(({ assessment }) => !taken.has(assessment.partId))
-  const sums = addSums(served.map((work) => work.sums))
+  const aside = works.flatMap((work) => {
+    const share = beside.get(work.assessment.partId)
+    return share === undefined ? [] : [{ work, share }]
+  })
+  const sums = addSums([
+    ...served.map((work) => work.sums),
+    ...aside.map(({ work, share }) => shareOfSums(work.sums, share)),
+  ])
   const rawMassG = works.reduce(
     (total, work) => total + ownMass(work) * (shares.get(work.assessment.partId) ?? 1),
     0,
   )
-  const cookedMassG = served.reduce((total, { assessment }) => total + assessment.cookedMassG, 0)
+  const cookedMassG =
+    served.reduce((total, { assessment }) => total + assessment.cookedMassG, 0) +
+    aside.reduce((total, { work, share }) => total + share * work.assessment.cookedMassG, 0)
   const { portions } = dish.aim
   const names = new Map(
     dish.parts.flatMap(({ id, name, lines }) => [
@@ -186,7 +207,7 @@ export function assess(dish: Dish, library: Library, kitchen: Kitchen): Assessme
     portions,
     rawMassG,
     cookedMassG,
-    parts: works.map((work) => withTaken(withReading(work, written, names, stated), taken)),
+    parts: works.map((work) => withTaken(withReading(work, written, names, stated), taken, beside)),
     perPortion: totalsPer(sums, portions, cookedMassG / portions),
     per100g: totalsPer(sums, cookedMassG / 100, 100),
     allergens: [...new Set(foods.flatMap(({ food }) => food.allergens))].sort(),

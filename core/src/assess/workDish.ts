@@ -141,15 +141,18 @@ export function takenShares(works: readonly PartWork[]): ReadonlyMap<string, num
   return taken
 }
 
-/** How much of each part is served: all of what no other takes, else what its takers serve of it. */
-export function servedShares(works: readonly PartWork[]): ReadonlyMap<string, number> {
+/** How much of each part is served: all of what no other takes, else what its takers and the table have of it. */
+export function servedShares(
+  works: readonly PartWork[],
+  beside: ReadonlyMap<string, number>,
+): ReadonlyMap<string, number> {
   const known = new Map<string, number>()
   const taken = takenShares(works)
   const shareOf = (id: string): number => {
     const found = known.get(id)
     if (found !== undefined) return found
     if (!taken.has(id)) return 1
-    let share = 0
+    let share = beside.get(id) ?? 0
     for (const work of works) {
       const own = work.takes.get(id) ?? 0
       if (own > 0) share += own * shareOf(work.assessment.partId)

@@ -143,6 +143,7 @@ function work(
     unused: [...method.unused],
     time: method.time,
     takenG: 0,
+    besideG: 0,
     leftoverG: 0,
     totals: totalsPer(sums, 1, cookedMassG),
   }

@@ -1,5 +1,12 @@
 import { type Dish, methodEntries, type Part, type Totals } from '../model'
-import { type MethodLine, plainText, portionsIn, type RecipePart, type RecipeText } from './recipe'
+import {
+  type MethodLine,
+  plainText,
+  portionsIn,
+  type RecipePart,
+  type RecipeText,
+  writtenLines,
+} from './recipe'
 
 type Json = Record<string, unknown>
 const isObject = (value: unknown): value is Json =>
@@ -198,13 +205,13 @@ export function toJsonLd(dish: Dish, portion: Totals | null): string {
     name: dish.name,
     description: dish.note === '' ? undefined : dish.note,
     recipeYield: `${dish.aim.portions} portions`,
-    recipeIngredient: dish.parts.flatMap(({ lines }) => lines.map(({ text }) => text)),
+    recipeIngredient: dish.parts.flatMap(writtenLines),
     recipeInstructions: instructionsOf(dish),
     nutrition: portion === null ? undefined : nutritionOf(portion),
     hasPart: dish.parts.map((part) => ({
       '@type': 'Recipe',
       name: part.name,
-      recipeIngredient: part.lines.map(({ text }) => text),
+      recipeIngredient: writtenLines(part),
       recipeInstructions: part.steps.map(({ text }) => howTo(text)),
       [OWN]: ownOf(part),
     })),

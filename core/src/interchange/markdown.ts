@@ -1,7 +1,7 @@
 import { fromMarkdown } from 'mdast-util-from-markdown'
 import { toString } from 'mdast-util-to-string'
 import { type Dish, methodEntries } from '../model'
-import type { MethodLine, RecipeText } from './recipe'
+import { type MethodLine, type RecipeText, writtenLines } from './recipe'
 import { PartGatherer, sectionKind, type SectionKind, statedYield } from './sections'
 
 /** A Markdown recipe: title, headings as parts, bullets as ingredients, numbers as steps, the rest as the note. */
@@ -103,7 +103,12 @@ export function toMarkdown(dish: Dish): string {
   const isWhole = dish.written.length > 0
   for (const part of dish.parts) {
     blocks.push(`## ${escaped(part.name)}`)
-    if (part.lines.length > 0) blocks.push(part.lines.map(({ text }) => `- ${escaped(text)}`).join('\n'))
+    if (part.lines.length > 0)
+      blocks.push(
+        writtenLines(part)
+          .map((text) => `- ${escaped(text)}`)
+          .join('\n'),
+      )
     if (part.steps.length > 0 && !isWhole) blocks.push(numbered(part.steps.map(({ text }) => text)))
   }
   if (isWhole) blocks.push(...methodBlocks(dish))

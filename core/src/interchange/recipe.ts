@@ -1,4 +1,4 @@
-import { type LineReader, readLine, unescaped } from '../measure'
+import { type LineReader, readLine, type ReadLine, readLines, unescaped } from '../measure'
 import {
   blankDish,
   Dish,
@@ -68,14 +68,32 @@ export function plainText(text: string): string {
   ).trim()
 }
 
-/** A formula line from its text. */
-export function lineFrom(
+const lineOf = (
+  { text, amount, open, food, prep, ingredientId, isOptional }: ReadLine,
+  newId: () => string,
+): FormulaLine => ({ id: newId(), text, amount, open, food, prep, ingredientId, choice: 'read', isOptional })
+
+/** A formula line from its text, by the first food that it names. */
+export const lineFrom = (
   text: string,
   { reader, newId }: Pick<ReadContext, 'reader' | 'newId'>,
-): FormulaLine {
-  const { text: kept, amount, open, food, prep, ingredientId, isOptional } = readLine(text, reader)
-  return { id: newId(), text: kept, amount, open, food, prep, ingredientId, choice: 'read', isOptional }
+): FormulaLine => lineOf(readLine(text, reader), newId)
+
+/** The formula lines of a written one: one for each food that it names, each with the whole written text. */
+export function linesFrom(
+  text: string,
+  { reader, newId }: Pick<ReadContext, 'reader' | 'newId'>,
+): FormulaLine[] {
+  const read = readLines(text, reader)
+  if (read.length === 1) return read.map((one) => lineOf(one, newId))
+  return read.map((one, at) => ({ ...lineOf(one, newId), sharesText: at === 0 ? 'first' : 'more' }))
 }
+
+/** The lines of a part as they were written: what was read into several foods stands once. */
+export const writtenLines = ({ lines }: Pick<Part, 'lines'>): string[] =>
+  lines.flatMap(({ text, sharesText }, at) =>
+    sharesText === 'more' && lines[at - 1]?.text === text ? [] : [text],
+  )
 
 function partFrom(part: RecipePart, context: ReadContext): Part {
   return {
@@ -83,7 +101,10 @@ function partFrom(part: RecipePart, context: ReadContext): Part {
     name: part.name.slice(0, 120),
     family: null,
     originalId: null,
-    lines: part.lines.slice(0, MOST_LINES).map((text) => lineFrom(text, context)),
+    lines: part.lines
+      .slice(0, MOST_LINES)
+      .flatMap((text) => linesFrom(text, context))
+      .slice(0, MOST_LINES),
     steps: [],
     ways: [],
     cookedMassG: null,

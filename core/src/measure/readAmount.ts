@@ -45,6 +45,9 @@ const stick = (pattern: RegExp, text: string, at: number): RegExpExecArray | nul
 }
 const skipSpace = (text: string, at: number): number => at + (stick(SPACE, text, at)?.[0].length ?? 0)
 
+/** Words of a measure that begin the name of a food. */
+const NAMES_A_FOOD = /(?:bottle gourds?|stem (?:ginger|lettuce))\b/iy
+
 /** Reads a unit word at a place, over a joining hyphen ("14-oz"). */
 export function readUnit(text: string, at: number): { unit: UnitId; end: number } | null {
   if (/["″”]/.test(text[at] ?? '')) return { unit: 'inch', end: at + 1 }
@@ -57,7 +60,9 @@ export function readUnit(text: string, at: number): { unit: UnitId; end: number 
   const word = stick(LETTERS, text, start)
   if (word === null || /[A-Za-z'’]/.test(text[start + word[0].length] ?? '')) return null
   const unit = unitNamed(word[0])
-  return unit === null ? null : { unit, end: start + word[0].length }
+  return unit === null || stick(NAMES_A_FOOD, text, start) !== null
+    ? null
+    : { unit, end: start + word[0].length }
 }
 
 function readQualifier(text: string, at: number): { qualifier: QualifierId; end: number } | null {

@@ -1,4 +1,5 @@
 import type { Amount, AmountTerm, Ingredient, OpenAmount, UnitId } from '../model'
+import { moreOfIt, wordingsOf } from './combined'
 import { unescaped } from './entities'
 import { firstAlternative, isTwoFoods } from './alternatives'
 import { readJuiced } from './citrus'
@@ -70,6 +71,22 @@ function asideAmount(aside: string, count: number): AmountTerm | null {
     if (!/^[\s,;]/.test(text.slice(found.end))) return null
   }
   return isEach ? { ...first, low: first.low * count, high: first.high * count } : first
+}
+
+const MASS_FIRST = /^(?:about|around|roughly|approx(?:imately)?\.?|ca\.?|c\.|~|weighing)?\s*(?=[\d½¼¾])/iu
+
+/** "1 celeriac, about 900 g", "3 aubergines, 250 g each, cut in cubes": what the pieces that are counted weigh. */
+function statedInPrep(prep: string, amount: Amount | null): { term: AmountTerm; rest: string } | null {
+  const counted = amount?.terms[0]
+  if (counted === undefined || kindOf(counted) !== 'count' || counted.pack !== null) return null
+  const lead = MASS_FIRST.exec(prep)?.[0] ?? ''
+  const [first = '', ...more] = prep.slice(lead.length).split(/\s*[,;]\s*/u)
+  const term = asideAmount(
+    first.replace(/\b(?:whole|trimmed|unpeeled|peeled|in all|altogether)\s*$/iu, ''),
+    counted.low,
+  )
+  if (term === null || kindOf(term) !== 'mass') return null
+  return { term, rest: more.join(', ') }
 }
 
 const TRAILING_PIECES =
@@ -156,6 +173,30 @@ export function readLine(written: string, reader: LineReader): ReadLine {
     }
   }
   const text = unescaped(written).replace(BULLET, '').replace(/\s+/g, ' ').trim()
+  const more = moreOfIt(text)
+  if (more !== null) {
+    const read = readSingle(written, more.rest, reader)
+    const extra = readAmountAt(more.amount, 0, { isDecimalComma: false })
+    if (read.amount !== null && extra !== null) {
+      const why = `${more.amount} of it${more.why === '' ? '' : ` ${more.why}`}`
+      return {
+        ...read,
+        amount: { ...read.amount, terms: [...read.amount.terms, ...extra.amount.terms] },
+        prep: [read.prep, why].filter((words) => words !== '').join(', '),
+      }
+    }
+  }
+  return readSingle(written, text, reader)
+}
+
+/** The foods of a line, each with its own amount; one for most lines. Every reading keeps the whole written text. */
+export function readLines(written: string, reader: LineReader): ReadLine[] {
+  const wordings = wordingsOf(written)
+  if (wordings.length === 1 || written.length > LONGEST_LINE) return [readLine(written, reader)]
+  return wordings.map((wording) => ({ ...readLine(wording, reader), text: written }))
+}
+
+function readSingle(written: string, text: string, reader: LineReader): ReadLine {
   const juiced = readJuiced(text)
   if (juiced !== null) return finish(written, reader, { ...juiced, alternates: [], asides: [], rest: text })
   return readPlain(written, text, reader)
@@ -191,6 +232,11 @@ function readPlain(written: string, text: string, reader: LineReader): ReadLine 
       amount = inPrep.amount
       split = { food: split.food, prep: inPrep.rest.replace(/^[\s,]+/, '') }
     }
+  }
+  const inPrep = statedInPrep(split.prep, amount)
+  if (inPrep !== null) {
+    alternates.push(inPrep.term)
+    split = { ...split, prep: inPrep.rest }
   }
   const piece = amount?.terms[0]?.unit == null && amount !== null ? TRAILING_PIECES.exec(split.food) : null
   const unit = piece === null ? null : unitNamed(piece[1] ?? '')

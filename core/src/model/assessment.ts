@@ -190,6 +190,8 @@ export const PartAssessment = z.strictObject({
   time: z.strictObject({ handsMin: z.number(), totalMin: z.number(), energyKWh: z.number() }),
   /** Mass of this part that other parts take, g, and what of it is left over. */
   takenG: z.number(),
+  /** What is served beside the dish of what the other parts leave, g. */
+  besideG: z.number(),
   leftoverG: z.number(),
   totals: Totals,
 })

@@ -20,6 +20,8 @@ export const FormulaLine = z.strictObject({
   /** "read" = matched from the words, "chosen" = picked by the person and kept. */
   choice: z.enum(['read', 'chosen']),
   isOptional: z.boolean(),
+  /** The written line names more than one food, each a line of its own: the first of them, or one more of it. */
+  sharesText: z.enum(['first', 'more']).optional(),
 })
 export type FormulaLine = z.infer<typeof FormulaLine>
 

@@ -1,1 +1,10 @@
-export { addSums, ENERGY_KCAL_PER_G, energyKcal, sumCooked, sumLines, type Sums, totalsPer } from './totals'
+export {
+  addSums,
+  ENERGY_KCAL_PER_G,
+  energyKcal,
+  shareOfSums,
+  sumCooked,
+  sumLines,
+  type Sums,
+  totalsPer,
+} from './totals'

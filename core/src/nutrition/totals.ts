@@ -102,6 +102,16 @@ export function sumCooked(
 }
 
 /** Adds the sums of parts. */
+/** A share of what was summed. @param share 0 to 1 */
+export function shareOfSums(sums: Sums, share: number): Sums {
+  const values: Record<Summed, number | null> = { ...sums.values }
+  for (const nutrient of SUMMED) {
+    const value = values[nutrient]
+    if (value !== null) values[nutrient] = value * share
+  }
+  return { ...sums, massG: sums.massG * share, values, cost: sums.cost === null ? null : sums.cost * share }
+}
+
 export function addSums(all: readonly Sums[]): Sums {
   const values: Record<Summed, number | null> = { ...NOTHING_KNOWN }
   const atLeast = new Set<string>()

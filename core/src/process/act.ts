@@ -1,5 +1,5 @@
 import { WATER } from '../program'
-import { ADDITIONS, EVAPORATED, FRYING_OIL, IN_PAN, POURED } from './accounts'
+import { ADDITIONS, EVAPORATED, FRYING_OIL, IN_PAN, POURED, STRAINED } from './accounts'
 import { Bench } from './bench'
 import { change } from './change'
 import { bringDown, Drying, MOST_MINUTES } from './drying'
@@ -70,8 +70,19 @@ function dryOut(bench: Bench): number {
 function followWords(bench: Bench): void {
   const wanted = wantedLoss(bench)
   if (Number.isNaN(wanted) || bench.op.step.until?.kind === 'dry') return
+  if (bench.op.spec?.id === 'strain') {
+    keepOf(bench, Math.max(0, wanted))
+    return
+  }
   const left = bringDown(bench, Math.max(0, wanted))
   bench.impossibleG = Math.max(bench.impossibleG, Math.abs(wanted) - left)
+}
+
+/** What the cloth holds back of a liquid beside its pulp. */
+function keepOf(bench: Bench, lossG: number): void {
+  bench.sum()
+  const share = bench.massG > 0 ? Math.min(1, lossG / bench.massG) : 0
+  for (const row of bench.op.rows) bench.shedAll(row, share, STRAINED)
 }
 
 /** What the operation itself does. Returns minutes of one load. */
@@ -103,8 +114,8 @@ function act(bench: Bench): number {
   if (LIES.has(spec.id)) {
     if (op.phase === 'pieces') evenOut(bench, taken, Number.isNaN(bench.tempC) ? ROOM_C : bench.tempC, 0)
   }
-  if (op.step.until === null) part(bench, taken)
-  else followWords(bench)
+  if (op.step.until === null || spec.id === 'strain') part(bench, taken)
+  if (op.step.until !== null) followWords(bench)
   return taken
 }
 

@@ -1,7 +1,7 @@
 import { WATER } from '../program'
 import type { Form } from '../model'
 import type { Bench } from './bench'
-import { LAST_WATER, temperatureScale } from './laws/drying'
+import { LAST_WATER, LEATHERY_WATER, temperatureScale } from './laws/drying'
 import { type Air, airLimit, hobLimit } from './laws/evaporation'
 import { LOOSE, STRIDE } from './workspace'
 
@@ -113,6 +113,7 @@ export class Drying {
     const { rows, op } = bench
     const { perMin } = op.constants
     const scale = this.#scale * this.#cover
+    const lastWater = op.isLeathery ? LEATHERY_WATER : LAST_WATER
     const ofLoose = 1 - Math.exp(-this.#loosePerMin * minutes)
     let sum = 0
     for (let at = 0; at < op.rows.length; at += 1) {
@@ -121,7 +122,7 @@ export class Drying {
       const rate = (perMin[at] ?? 0) * scale
       let held = 0
       if (water > 0 && rate > 0) {
-        const last = LAST_WATER * bench.solidsOf(row)
+        const last = lastWater * bench.solidsOf(row)
         if (water > last) held = (water - last) * (1 - Math.exp(-rate * minutes))
       }
       const loose = (rows[row * STRIDE + LOOSE + WATER] ?? 0) * ofLoose

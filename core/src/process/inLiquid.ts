@@ -33,6 +33,10 @@ const COVERED_BY_CUSTOM: ReadonlySet<string> = new Set(['absorb', 'pressure-cook
 const HALVING_C = 18
 const REFERENCE_C = 20
 /** A pot that gives off less than this share of what is in it dries out never, 1/min. */
+/** A pot that only comes to the boil gives off what so many minutes of boiling do. Practice. */
+const RISE_MIN = 3
+/** Share of the broth that a dough takes up in a tied cloth. Practice. */
+const CLOTH = 0.5
 /** Less uptake than this, per gram of solids, is arithmetic. */
 const ROUNDING = 1e-12
 const LEAST_RATE = 1e-5
@@ -95,7 +99,8 @@ function swell(bench: Bench, minutes: number): void {
     minutes,
     op.swellTauMin,
   )
-  const gain = solids * full - water
+  // A tied cloth holds the roll to its size.
+  const gain = (solids * full - water) * (op.isWrapped ? CLOTH : 1)
   if (gain <= 0) return
   bench.sum()
   const hasBroth = bench.looseWaterG > 0
@@ -147,7 +152,7 @@ function boilOff(bench: Bench): number {
   const { op, placed } = bench
   const rate = potRate(bench) * placed.loads
   const wanted = wantedLoss(bench)
-  const usual = op.spec?.usualMin ?? 0
+  const usual = op.isRise ? RISE_MIN : (op.spec?.usualMin ?? 0)
   if (wanted > 0) {
     const left = bringDown(bench, wanted)
     bench.impossibleG = Math.max(bench.impossibleG, wanted - left)
@@ -171,7 +176,7 @@ function pourTapAway(bench: Bench, tapG: number): void {
 /** Food in liquid, at rest or on the fire: it fills, swells, evens out its salt; open pots give off vapour. */
 export function inLiquid(bench: Bench): number {
   const { op } = bench
-  const usual = op.spec?.usualMin ?? 0
+  const usual = op.isRise ? RISE_MIN : (op.spec?.usualMin ?? 0)
   const taken = Number.isNaN(bench.minutes) ? usual : bench.minutes
   const tempC = Number.isNaN(bench.tempC) ? REFERENCE_C : bench.tempC
   const isBoiling = !SOAKING.has(op.rateKey)

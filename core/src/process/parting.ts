@@ -17,7 +17,7 @@ import {
 } from './accounts'
 import type { Bench } from './bench'
 import { partingFraction } from './laws/parting'
-import { evenOut, takeUp } from './solutes'
+import { bind, evenOut, takeUp } from './solutes'
 import { COARSE, DEVELOPMENT, LOOSE, PARTICLE_UM, PRESSED_FROM_G, STRIDE } from './workspace'
 
 /** Liquid that stays on drained pieces, share of their mass. @source film 3 to 6 % of beans, 1 to 2 % cubes; practice */
@@ -187,6 +187,10 @@ function strain(bench: Bench): void {
     }
     return
   }
+  if (isFatBath(bench)) {
+    strainFat(bench)
+    return
+  }
   if (bench.looseG > STOCK_SHARE * bench.massG) {
     for (const row of op.rows)
       for (let pool = 0; pool < POOL_COUNT; pool += 1) bench.shed(row, pool, 1, STRAINED)
@@ -198,6 +202,33 @@ function strain(bench: Bench): void {
     if (keeps === undefined) return
   }
   whey(bench)
+}
+
+/** Fat of which a lot must mostly be for what lies in it to be strained out. */
+const FAT_SHARE = 0.5
+/** Fat that stays on what is strained out of it, g/g. Practice. */
+const CLINGS = 0.15
+
+function isFatBath(bench: Bench): boolean {
+  let fatG = 0
+  for (const row of bench.op.rows) if (bench.entry(row).food?.foodClass === 'fat') fatG += bench.massOf(row)
+  return bench.op.phaseBefore === 'pieces' && fatG > FAT_SHARE * bench.massG
+}
+
+/** Onions, spices and herbs are strained out of the fat that they flavoured. */
+function strainFat(bench: Bench): void {
+  let solidsG = 0
+  let fatG = 0
+  for (const row of bench.op.rows) {
+    if (bench.entry(row).food?.foodClass === 'fat') fatG += bench.massOf(row)
+    else {
+      solidsG += bench.massOf(row)
+      bench.shedAll(row, 1, STRAINED)
+    }
+  }
+  const clings = Math.min(0.9, (CLINGS * solidsG) / Math.max(fatG, 1e-9))
+  for (const row of bench.op.rows)
+    if (bench.entry(row).food?.foodClass === 'fat') bench.shedAll(row, clings, STRAINED)
 }
 
 /** What a cloth keeps of a curd, from its first food that has a constant; juice of all leaves. */
@@ -284,9 +315,45 @@ function curdle(bench: Bench): void {
   for (const row of op.rows) for (const pool of JUICE) bench.shed(row, pool, juice, WHEY)
 }
 
+/** Flour and crumbs take up what lies loose round coated food from this share of it on, g dry per g water. Practice. */
+const COATING = 0.3
+/** Batter and breaded coats hold their liquid; glaze and marinade lie loose. */
+function cling(bench: Bench): void {
+  bench.sum()
+  if (bench.looseWaterG <= 0) return
+  let dryG = 0
+  for (const row of bench.op.rows) {
+    const { particle, isDry, food } = bench.entry(row)
+    const isPowder = isDry && particle.pieceMm === 0
+    if (
+      !isPowder &&
+      food?.foodClass !== 'flour' &&
+      food?.foodClass !== 'starch' &&
+      food?.foodClass !== 'grain'
+    )
+      continue
+    for (const pool of [PROTEIN, STARCH, SOLID])
+      dryG += (bench.rows[row * STRIDE + LOOSE + pool] ?? 0) + (bench.rows[row * STRIDE + pool] ?? 0)
+  }
+  if (dryG > COATING * bench.looseWaterG) bind(bench, 'body')
+}
+
+/** What is dropped into the bath holds its liquid from then on. */
+function gel(bench: Bench): void {
+  for (const row of bench.op.gelRows)
+    for (let pool = 0; pool < POOL_COUNT; pool += 1)
+      bench.move(row, LOOSE + pool, pool, bench.rows[row * STRIDE + LOOSE + pool] ?? 0)
+}
+
 /** Operations that part food from water, juice, trimmings or crumbs, or that let something cling to it. */
 export function part(bench: Bench, minutes: number): void {
   switch (bench.op.spec?.id) {
+    case 'coat':
+      cling(bench)
+      break
+    case 'spherify':
+      gel(bench)
+      break
     case 'drain':
       drain(bench)
       break

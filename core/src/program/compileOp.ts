@@ -150,6 +150,37 @@ function tapRatio(writer: Writer, spec: OperationSpec, lot: LotShape, listed: Li
   return isPasta && spec.id === 'boil' ? PASTA_RATIO : ratio
 }
 
+/** What is dropped into a setting bath: of what is brought together, that which is least water. */
+function droppedRows(writer: Writer, takes: readonly Take[]): number[] {
+  let best: Take | null = null
+  let least = 2
+  for (const take of takes) {
+    const { massG, waterG } = listedOf(take.rows, writer.rows, writer.rawG)
+    const share = massG > 0 ? waterG / massG : 2
+    if (share < least) {
+      best = take
+      least = share
+    }
+  }
+  return best === null ? [] : [...best.rows]
+}
+
+/** Flour and crumbs by which coated food is breaded, share of its mass. Practice. */
+const BREADED_SHARE = 0.06
+const BREADS: ReadonlySet<string> = new Set(['flour', 'starch', 'grain'])
+/** What is dredged in flour, drawn through batter or rolled in crumbs. */
+function isBreaded(writer: Writer, takes: readonly Take[], lot: LotShape): boolean {
+  if (lot.form === 'breaded' || lot.phase === 'liquid') return lot.form === 'breaded'
+  const grams = (rows: readonly number[]): number =>
+    rows.reduce((sum, row) => sum + (writer.rawG[row] ?? 0), 0)
+  const dry = takes
+    .filter((take) => take.kind !== 'step')
+    .flatMap(({ rows }) =>
+      rows.filter((row) => BREADS.has(writer.rows[row]?.source.entry.food?.foodClass ?? '')),
+    )
+  return writer.decisions.larger(grams(dry), BREADED_SHARE * grams(lot.rows))
+}
+
 const sourcesOf = (writer: Writer, rows: Iterable<number>): Source[] =>
   [...rows].flatMap((row) => writer.rows[row]?.source ?? [])
 
@@ -174,7 +205,7 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
     lot.hasLiquor ||= (settings.waterG ?? 0) > 0
   }
   const tap = spec === null ? 0 : tapRatio(writer, spec, lot, listedOf(lot.rows, writer.rows, writer.rawG))
-  const form = settings.form ?? lot.form
+  const form = settings.form ?? (spec?.id === 'coat' && isBreaded(writer, takes, lot) ? 'breaded' : lot.form)
   const thicknessMm = settings.thicknessMm ?? lot.thicknessMm
   const listed = listedOf(lot.rows, writer.rows, writer.rawG)
   const medium = spec === null ? [] : mediumRows(writer, spec, { ...lot, form }, listed)
@@ -192,9 +223,11 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
     spec?.medium === 'oven' ? (kitchen.equipment.find(({ kind }) => kind === 'oven') ?? null) : null
   const isSauced = lot.hasLiquor && writer.decisions.larger(listed.liquidG, SAUCED_SHARE * listed.massG)
   const isPoured = lot.isMixed && lot.phase !== 'pieces' && form === 'pieces' && !dough
-  lot.isInDish = piecesOfStep(step).isInDish || (lot.isInDish && !(spec !== null && OUT_OF_DISH.has(spec.id)))
+  lot.isInDish =
+    piecesOfStep(step).isInDish ||
+    (lot.isInDish && !(spec !== null && (OUT_OF_DISH.has(spec.id) || isDipped(spec.id, step))))
   const isHeld = lot.isInDish && lot.isMixed
-  const isInDish = spec?.medium === 'oven' && (isSauced || isPoured || isHeld)
+  const isInDish = (spec?.medium === 'oven' || spec?.id === 'broil') && (isSauced || isPoured || isHeld)
   const lying = { form, isMixed: lot.isMixed, isInDish }
   const kind = spec === null ? null : vesselKind(step, spec)
   const gluten = lot.rows.find((row) => writer.rows[row]?.source.entry.isGluten)
@@ -243,6 +276,9 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
     tapRatio: tap,
     isTapDiscarded: spec !== null && DISCARDS.has(spec.id),
     isWrapped: inWrap,
+    gelRows: spec?.id === 'spherify' ? droppedRows(writer, takes) : [],
+    isLeathery: spec?.id === 'dehydrate' && piecesOfStep(step).isLeathery,
+    isRise: piecesOfStep(step).isRise,
     isDrained,
     rateKey,
     airShiftC:
@@ -274,7 +310,7 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
   settle(writer, lot, op, listed)
 }
 
-/** What is cut, or lies on heat of another kind, is out of its dish. */
+/** What is cut, dipped, or lies on heat of another kind, is out of its dish. */
 const OUT_OF_DISH: ReadonlySet<OperationId> = new Set([
   'chop',
   'grill',
@@ -283,6 +319,8 @@ const OUT_OF_DISH: ReadonlySet<OperationId> = new Set([
   'blend',
   'mash',
 ])
+const isDipped = (id: OperationId, step: Step): boolean =>
+  id === 'coat' && piecesOfStep(step).isDipped && !piecesOfStep(step).isInDish
 /** What was blended or mashed has left its share on the bowl: the same bowl takes no second one. */
 const BOWLED: ReadonlySet<OperationId> = new Set(['blend', 'mash', 'rice'])
 const DRAINS: ReadonlySet<OperationId> = new Set(['drain', 'rinse', 'desalt'])
@@ -302,6 +340,8 @@ function settle(writer: Writer, lot: LotShape, op: Op, listed: Listed): void {
     const doughInBroth = op.isDough && lot.hasLiquor
     lot.bath = bathAfter(lot, spec, doughInBroth || (op.phaseBefore === 'body' && listed.liquidG > 0))
     if (op.isDrained || DRAINS.has(spec.id) || op.phase === 'body') lot.hasLiquor &&= keepsLiquor(op)
+    // What was dipped carries a film, no sauce.
+    if (isDipped(spec.id, step)) lot.hasLiquor = false
     if (!lot.hasLiquor) lot.bath = 'none'
   }
   if (lot.rows.length > 0) writer.bench.set(step.id, { ...lot, left: 1 })

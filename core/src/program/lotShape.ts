@@ -115,7 +115,10 @@ export function phaseAfter(
   if (listed.massG <= 0) return phase
   if (BLENDS.has(operation))
     return decisions.larger(listed.waterG, POURS_WATER_SHARE * listed.massG) ? 'liquid' : 'body'
+  // What was dropped into a bath lies in it in pieces; what is cut has set.
+  if (operation === 'spherify') return 'pieces'
   if (BINDS.has(operation) || BODY_FORMS.has(form)) return 'body'
+  if (phase === 'liquid' && SETS.has(operation)) return 'body'
   // A milk that sours sets to a curd.
   if (operation === 'culture' && decisions.larger(listed.liquidG, CURD_LIQUID_SHARE * listed.massG))
     return 'body'
@@ -128,7 +131,8 @@ export function phaseAfter(
   return phase
 }
 
-const WORKS: ReadonlySet<OperationId> = new Set([...BINDS, ...BLENDS, 'mix', 'culture'])
+const SETS: ReadonlySet<OperationId> = new Set(['chop', 'grate'])
+const WORKS: ReadonlySet<OperationId> = new Set([...BINDS, ...BLENDS, ...SETS, 'mix', 'culture'])
 
 /** What working a lot does to the liquid that lies loose in it. */
 export const bindingOf = (operation: OperationId, phase: Phase): 'body' | 'liquid' | 'none' =>

@@ -122,6 +122,12 @@ export interface Op {
   /** Unlisted water of the tap that it lies in, g per g of the food; 0 where it lies in none. */
   readonly tapRatio: number
   readonly isTapDiscarded: boolean
+  /** Rows that a bath sets to a gel; the bath stays round them. */
+  readonly gelRows: readonly number[]
+  /** It is dried until it bends, not until it snaps. */
+  readonly isLeathery: boolean
+  /** It comes to the boil and no more. */
+  readonly isRise: boolean
   readonly isWrapped: boolean
   readonly isDrained: boolean
   /** Operation whose constants hold. */

@@ -63,8 +63,18 @@ const NO_VESSEL: ReadonlySet<OperationSpec['medium']> = new Set(['none', 'cold',
 /** Kind of vessel that a step is done in; null where it needs none. */
 export const vesselKind = (step: Step, spec: OperationSpec): EquipmentKind | null =>
   (spec.medium === 'pan' || spec.medium === 'liquid' || NO_VESSEL.has(spec.medium)
-    ? step.settings.vessel
+    ? isSaucepan(step, spec)
+      ? 'pot'
+      : step.settings.vessel
     : null) ?? spec.vessel
+
+/** A pan that holds liquid is a saucepan, unless the words say otherwise. */
+const isSaucepan = ({ settings, text, byHand }: Step, spec: OperationSpec): boolean =>
+  settings.vessel === 'pan' &&
+  spec.medium === 'liquid' &&
+  settings.vesselCm === null &&
+  !byHand.includes('vessel') &&
+  !/\b(?:frying|saut[eé]|skillet|wide|shallow|deep|large heavy)\b/iu.test(text)
 
 /** A vessel of a stated size: the kitchen's own where it has one. */
 export function vesselOfSize(kitchen: Kitchen, kind: EquipmentKind, cm: number): Equipment {

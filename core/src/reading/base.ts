@@ -94,7 +94,9 @@ function isOver({ t, clause, hand, rest, before, isMet, hasObject, hasPronoun }:
   const isAdded = clause.verb?.word === 'add' && hasPronoun
   if (!(OVER.test(rest) || isAdded) || before || hasTargetIn(t.takes)) return false
   if (!hasObject) t.join(hand)
-  const other = t.lastLot((lot) => !t.isTaken(lot))
+  // "Loosen it with a ladleful of the broth and stir it in": into the broth.
+  const whole = hand.of !== null && t.stage.bench.lots.includes(hand.of) ? hand.of : undefined
+  const other = whole ?? t.lastLot((lot) => !t.isTaken(lot))
   if ((!hasObject || isMet || isAdded) && other !== undefined) takeInto(t, other)
   else if (hasObject && !isMet && !hand.isAside) t.join(hand)
   return true
@@ -124,6 +126,7 @@ function isTakenAlready({ t, clause, hand, rest, before, isMet, isPut, hasObject
 function isToPan({ t, hand, rest, isPut, hasObject }: At): boolean {
   if (!isPut || !TO_PAN.test(rest) || t.takes.lots.length + t.takes.parts.length > 0) return false
   const panned = t.lastLot((lot) => !lot.isAside && lot.operation !== null && ON_HEAT.has(lot.operation))
+  if (panned === undefined && hand.isAside) return true
   if (panned !== hand) takeInto(t, panned)
   if (!hasObject || panned === undefined || panned === hand) t.join(hand)
   return true

@@ -27,10 +27,15 @@ export interface Lot {
   left: number
   /** Grams or millilitres that the words say there is of it. */
   readonly statedG: number | null
+  /** The lot that a part of was taken for it, and that lies there still. */
+  readonly of: Lot | null
   /** Share that is kept back for later. */
   reserved: number
   readonly order: number
 }
+
+/** What a doing says of the lot that it makes. */
+export type NewLot = Omit<Lot, 'order' | 'left' | 'reserved' | 'of'>
 
 const INTO =
   /\b(?:(?:in)?to|as|make|makes|form|you (?:have|get)|until it is|cut|shape) (?:a |an |the )?((?:[\p{L}-]+ ){0,4}?[\p{L}-]+)(?=[,.;:]|$| (?:and|with|in|on|that|until|for|about|over|of)\b)/giu
@@ -104,11 +109,15 @@ export class Bench {
     }
   }
 
-  put(
-    lot: Omit<Lot, 'order' | 'left' | 'reserved'>,
-    taken: readonly { lot: Lot; share: number | null }[],
-  ): Lot {
-    const made: Lot = { ...lot, left: 1, reserved: 0, order: (this.#order += 1) }
+  put(lot: NewLot, taken: readonly { lot: Lot; share: number | null }[]): Lot {
+    const parted = taken.find(({ lot: from, share }) => share !== null && share < from.left - 1e-6)
+    const made: Lot = {
+      ...lot,
+      left: 1,
+      of: parted?.lot ?? null,
+      reserved: 0,
+      order: (this.#order += 1),
+    }
     for (const { lot: from, share } of taken) {
       if (share !== null && share < from.left - 1e-6) {
         from.left -= share

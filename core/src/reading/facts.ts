@@ -1,6 +1,6 @@
 import type { OperationId, Step } from '../model'
 import type { DoingText } from './doings'
-import { untilIn } from './stepEnds'
+import { comesOut, untilIn } from './stepEnds'
 import { settingsIn } from './stepSettings'
 import { durationsIn, temperatureIn } from './stepTimes'
 
@@ -121,7 +121,7 @@ export function factsOf(doing: DoingText, operation: OperationId | null): StepFa
     operation,
     durationMin: durationOf(doing),
     tempC: tempOf(text, operation, main),
-    until: untilIn(text, operation),
+    until: untilIn(text, operation) ?? comesOut(doing.parsed.text.slice(doing.from, doing.to)),
     settings: settingsIn(text, operation),
   }
 }

@@ -1,5 +1,5 @@
 import type { FoodClass, OperationId } from '../model'
-import { type Lot, wordsFor } from './bench'
+import { type NewLot, wordsFor } from './bench'
 import type { DoingText } from './doings'
 import { isDry } from './kinds'
 import { PIECE_WORDS } from './lexicon/things'
@@ -93,7 +93,8 @@ export interface Laid {
   readonly doing: DoingText
   readonly lines: readonly Named[]
 }
-type NewLot = Omit<Lot, 'order' | 'left' | 'reserved'>
+
+const SIDE_NAMES: ReadonlySet<string> = new Set(['liquor', 'liquid', 'broth', 'stock'])
 
 const wordsOfDoing = ({ doing }: Laid): string => doing.parsed.text.slice(doing.from, doing.to)
 const CUTS: ReadonlySet<OperationId> = new Set(['chop', 'trim', 'grate', 'press'])
@@ -105,6 +106,10 @@ function callsOf(laid: Laid): Set<string> {
   if (lines.length > 0 && lines.every(isDry))
     for (const word of ['dry', 'powder', 'meal', 'crumb']) words.add(word)
   else if (takes.lines.length > 0 && takes.lots.length === 0) words.add('wet')
+  // What kept liquor went into is called so still.
+  for (const { lot } of takes.lots)
+    if (lot.isSide && operation !== null && POURED.has(operation))
+      for (const word of lot.words) if (SIDE_NAMES.has(word)) words.add(word)
   // What was shaped keeps its name through what is done with it after.
   const isCut = operation !== null && CUTS.has(operation)
   const [only] = takes.lots
@@ -127,6 +132,7 @@ export function lotOf(laid: Laid): NewLot {
   const { operation, takes, doing, lines } = laid
   const inWater =
     takes.hasTap ||
+    operation === 'simmer' ||
     takes.lots.some(({ lot }) => lot.isInWater) ||
     lines.some(({ foodClass }) => foodClass === 'water')
   const [only] = takes.lots

@@ -55,7 +55,7 @@ export function takeMention(t: Taking, mention: Exclude<Mention, { kind: 'pronou
     case 'remainder': {
       const { bench, lines } = t.stage
       const part = bench.lots.filter((lot) => !lot.isSide && lot.left < 0.99).at(-1)
-      if (part !== undefined) t.lot(part, null, mention.role)
+      if (part !== undefined) t.lot(part, mention.said.share, mention.role)
       else {
         const begun = lines.filter((of) => bench.left(of.id) > 1e-9 && bench.left(of.id) < 0.99)
         if (begun.length === 1 && begun[0] !== undefined) t.line(begun[0], null, mention.role)
@@ -229,7 +229,8 @@ function wasPiece(t: Taking, isPiece: (lot: Lot) => boolean): Lot | undefined {
     .at(-1)
 }
 
-function takeSide(t: Taking, { word, said, role }: Extract<Mention, { kind: 'side' }>): void {
+function takeSide(t: Taking, mention: Extract<Mention, { kind: 'side' }>): void {
+  const { word, said, role } = mention
   const { bench } = t.stage
   const sides = bench.sides()
   const side =
@@ -237,9 +238,11 @@ function takeSide(t: Taking, { word, said, role }: Extract<Mention, { kind: 'sid
     (word === 'juice' || word === 'liquor' || word === 'liquid'
       ? sides.filter(({ words }) => words.size > 1).at(-1)
       : undefined)
-  const live = bench.lots
-    .filter((lot) => !lot.isSide && lot.words.has(word) && lot.order > (side?.order ?? 0))
-    .at(-1)
+  const live = t.lastLot(
+    (lot) =>
+      lot.words.has(word) &&
+      (side === undefined || lot.order > side.order || (side.isTap && !mention.isMarked)),
+  )
   const lot = live ?? side
   if (lot !== undefined) t.lot(lot, said.share, role, said.amountG)
   else if (word === 'water') t.takes.hasTap = true

@@ -109,7 +109,8 @@ function remainder(here: Here): Answer {
     next?.text !== 'of' &&
     (text !== 'half' || /other $/iu.test(before)) &&
     (text !== 'third' || /another $/iu.test(before))
-  return isRest ? met({ kind: 'remainder', ...whole(here) }) : null
+  const said: Said = text === 'third' ? { share: 1 / 3, isStated: true } : ALL_OF_IT
+  return isRest ? met({ kind: 'remainder', ...whole(here), said }) : null
 }
 
 function ingredients({ token, tokens, index, scene, role }: Here): Answer {
@@ -198,6 +199,12 @@ function named(here: Here): Answer {
   const found = namedAt(tokens, index, scene, before)
   if (found === null) return null
   const [first] = found.fits
+  // "Boiling water": the water is read where it stands.
+  if (
+    first?.of.foodClass === 'water' &&
+    tokens.slice(index + 1, index + 3).some(({ stem }) => stem === 'water')
+  )
+    return 'nothing'
   if (
     first?.of.kind === 'part' &&
     tokens.slice(index + 1, index + 4).some(({ stem }) => stem === 'ingredient')

@@ -56,7 +56,7 @@ const lineNames = new WeakMap<FormulaLine, string[][]>()
 const namesOfLine = (line: FormulaLine): string[][] => {
   const known = lineNames.get(line)
   if (known !== undefined) return known
-  const inBrackets = /\(([^)\d]{3,40})\)/u.exec(line.text)?.[1]
+  const inBrackets = line.sharesText === undefined ? /\(([^)\d]{3,40})\)/u.exec(line.text)?.[1] : undefined
   const made = tellingNames([
     line.food.replace(/\(.*?\)|\bfor\b.*$/gu, ''),
     ...(inBrackets === undefined ? [] : [inBrackets]),
@@ -68,13 +68,20 @@ const namesOfLine = (line: FormulaLine): string[][] => {
 const PURPOSE =
   /\b(?:for|to) (?:the )?(?:deep[- ]|shallow[- ])?(dust|fry|brush|greas|coat|serv|finish|garnish|sprinkl|roll|cook|pan|top|drizzl)(?:ing|e|y|le)?\b/iu
 
+/** What the list keeps a food for; a line that names two amounts keeps only the second for it. */
+const purposeOf = ({ text, food, prep, amount, sharesText }: FormulaLine): string | null => {
+  if ((amount?.terms.length ?? 0) > 1) return null
+  const words = sharesText === undefined ? text : `${food}, ${prep}`
+  return PURPOSE.exec(words)?.[1]?.toLowerCase() ?? null
+}
+
 export const namedLine = (resolved: ResolvedLine, part: number): Named => ({
   kind: 'line',
   id: resolved.line.id,
   part,
   own: namesOfLine(resolved.line).length,
   names: [...namesOfLine(resolved.line), ...(resolved.food === null ? [] : namesOfFood(resolved.food))],
-  purpose: PURPOSE.exec(resolved.line.text)?.[1]?.toLowerCase() ?? null,
+  purpose: purposeOf(resolved.line),
   line: resolved,
   foodClass: resolved.food?.foodClass ?? null,
 })

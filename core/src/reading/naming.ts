@@ -26,10 +26,26 @@ function weight({ of, run, coverage, isHead, isOwn }: Fit, scene: Scene, before:
   )
 }
 
+/** Foods themselves: before another word of a name they tell what it is made of. */
+const PRODUCTS_THEMSELVES = new Set([
+  'cream',
+  'milk',
+  'oil',
+  'water',
+  'butter',
+  'cheese',
+  'flour',
+  'paste',
+  'stock',
+  'juice',
+])
+
 function isAccepted(fit: Fit, word: string, rivals: number, before: string): boolean {
   if (fit.of.kind === 'part') return fit.coverage >= 1 || (fit.isHead && fit.run >= 1 && fit.coverage >= 0.5)
   if (fit.run >= 2 || fit.coverage >= 1) return true
   if (/\b(?:an?)\s+(?:\w+\s+)?$/iu.test(before) && TOO_COMMON.has(word)) return false
+  // "The cream" is no cream of tartar.
+  if (PRODUCTS_THEMSELVES.has(word) && !fit.isHead) return false
   if (TOO_COMMON.has(word)) return rivals === 1
   return fit.coverage >= 1 / 3 || rivals === 1
 }

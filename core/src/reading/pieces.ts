@@ -107,12 +107,22 @@ export interface StepPieces {
   readonly isEdibleWrap: boolean
   /** It lies in a dish or tin that holds its juices. */
   readonly isInDish: boolean
+  /** It is dried until it bends, not until it snaps. */
+  readonly isLeathery: boolean
+  /** It only comes to the boil: what goes on there is told next. */
+  readonly isRise: boolean
+  /** It is drawn through something and lifted out of it. */
+  readonly isDipped: boolean
 }
 const stepPieces = new WeakMap<Step, StepPieces>()
 const UNWRAPS =
   /\bun-?wrap|\buncover|\b(?:remove|take off|lift off|discard) the (?:foil|cloth|paper)|\bfoil off\b/i
 const IN_DISH =
   /\b(?:baking dish|pie dish|gratin dish|oven dish|casserole|ramekins?|loaf (?:tin|pan)|cake tin|tart tin|pie tin|lasagn[ae] dish|(?:\d+(?:\.\d+)?[- ]?(?:cm|inch|in|litre|l|g|x ?\d+)[- ]*)(?:round |square |deep |shallow |oiled |greased )*(?:dish|tin|pan)|(?:deep|shallow|greased|oiled|ovenproof|buttered) dish)\b/i
+const LEATHERY = /\b(?:leathery|leather|chewy|pliable|supple|bends?|bendy|tacky|semi-?dried|half-?dried)\b/i
+const RISES =
+  /\b(?:bring|brought|come|comes|coming|get|up)\b[^.;]{0,48}\b(?:boil|bubble|bubbles|simmer)\b|[,;]\s*(?:then |and )?boil(?=[,.;]|$)/i
+const DIPS = /\b(?:dip|drag|dredge|draw|roll|dunk|pass)(?:s|ping|ging|ing)?\b/i
 const EDIBLE_WRAP = /\b(?:skin|leaf|leaves|rice paper|pastry)\b/i
 
 /** Read once for each step object. */
@@ -127,6 +137,9 @@ export function piecesOfStep(step: Step): StepPieces {
     unwraps: UNWRAPS.test(text),
     isEdibleWrap: EDIBLE_WRAP.test(text),
     isInDish: IN_DISH.test(text) && !/\bfrying pan\b/i.test(text),
+    isLeathery: LEATHERY.test(text),
+    isRise: operation === 'boil' && step.durationMin === null && step.until === null && RISES.test(text),
+    isDipped: DIPS.test(step.text),
   }
   stepPieces.set(step, made)
   return made

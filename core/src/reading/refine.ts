@@ -78,6 +78,7 @@ export function refined(
     if (verb === 'cook')
       return cooks(doing.parsed.text.slice(doing.from, doing.main.to), {
         isWet: isWet || joined.some((lot) => lot.operation === 'blend'),
+
         last,
         has,
         isInFat: hasFatClause(doing),

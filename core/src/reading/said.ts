@@ -128,7 +128,7 @@ export function saidOf(
     for (const [words, share] of SHARES)
       if (words.test(clause.replace(/\b[\d½¼¾][^a-z]*\p{L}+\s+of\s*(?:the\s*)?$/iu, '')))
         return { share, isStated: true }
-  const rough = of === null ? roughly(clause) : null
+  const rough = of === null || of.kind === 'part' ? roughly(clause) : null
   if (rough !== null) return { share: null, isStated: true, amountG: rough }
   const amount = of === null ? null : amountShare(clause, of, kitchen, reading)
   // An amount close to the whole list entry, or above it, is the whole of it.

@@ -5,6 +5,8 @@ const PERCENT_LIGHTER =
 const PERCENT_LEFT = /\bto\s+(\d{1,2})\s*%\s*(?:of (?:its|the|their))?|(\d{1,2})\s*% (?:is |are )?left/i
 const TO_MASS =
   /\b(?:until you have|to|until (?:it |they )?(?:weighs?|shows?)|down to|weighing)\s+(?:about\s+)?(\d+(?:[.,]\d+)?)\s*(g|kg|grams?|ml)\b(?!\s*(?:each|pieces?|balls?|patties|portions?|per|of ))/i
+const COMES_OUT =
+  /\b(?:you (?:need|should have|want|will have)|it should (?:weigh|measure))\s+(?:about |around |roughly )?(\d+(?:\.\d+)?)\s*(g|kg|ml|l)\b|\b(\d+(?:\.\d+)?)\s*(g|kg|ml|l)\b should (?:come|run|drip) (?:through|out)/i
 const BY_FRACTION: readonly (readonly [RegExp, number])[] = [
   [
     /\b(?:reduced? )?by (?:a |one )?half\b|\buntil (?:it (?:is|has) )?(?:reduced (?:by|to) )?half(?:ed)?\b|\bhalved\b|\breduce to half\b/i,
@@ -34,4 +36,13 @@ export function untilIn(text: string, operation: OperationId | null): Until | nu
   if (operation === 'reduce' || operation === 'simmer')
     for (const [words, fraction] of BY_FRACTION) if (words.test(text)) return { kind: 'keeps', fraction }
   return DRY_PAN.test(text) ? { kind: 'dry' } : null
+}
+
+/** What the words say there is to be after it: "you need 240 g of liquor", "about 300 g should come through". */
+export function comesOut(text: string): Until | null {
+  const through = COMES_OUT.exec(text)
+  if (through === null) return null
+  const unit = through[2] ?? through[4] ?? ''
+  const massG = Number(through[1] ?? through[3]) * (/^(?:kg|l)/i.test(unit) ? 1000 : 1)
+  return massG > 0 && massG <= 1e6 ? { kind: 'mass', massG } : null
 }

@@ -39,6 +39,7 @@ export class Walk {
   #scene: Omit<Scene, 'part' | 'verb'>
   #only: number | null = null
   #last: Doing | null = null
+  readonly #made: Doing[] = []
   #lastHeat: OperationId | null = null
 
   constructor(named: readonly Named[], texts: readonly string[], kitchen: Kitchen, reading: Reading) {
@@ -128,7 +129,23 @@ export class Walk {
     const takes = takesOf(this.#stage, scene, doing, doing.operation, text, next)
     const operation =
       known === undefined ? refined(doing, takes, this.#last?.operation ?? null, this.#lastHeat) : known
+    if (isRepeat(doing)) this.#repeat(takes)
     return this.lay({ doing, text, part, stepId, takes, operation })
+  }
+
+  /** "Repeat to make four": what was done with two of the sheets is done with all of them. */
+  #repeat({ lots }: Takes): void {
+    const ids = new Set(lots.map(({ lot }) => lot.stepId))
+    for (const made of [...this.#made].reverse()) {
+      if (!ids.has(made.lot.stepId)) continue
+      for (const { lot } of made.takes.lots) ids.add(lot.stepId)
+      for (const one of made.takes.lines) {
+        if (one.share === null) continue
+        this.bench.take(one.of.id, null)
+        const use = made.uses.findIndex(({ kind, id }) => kind === 'line' && id === one.of.id)
+        if (use >= 0) made.uses[use] = { kind: 'line', id: one.of.id, share: null }
+      }
+    }
   }
 
   lay({
@@ -160,6 +177,7 @@ export class Walk {
     if (keepsSide(laid)) this.bench.put(sideOf(laid), [])
     const made: Doing = { text, doing, operation, part: at, takes, uses, lot }
     this.#last = made
+    this.#made.push(made)
     if (operation !== null && ON_HEAT.has(operation)) this.#lastHeat = operation
     return made
   }
@@ -194,6 +212,8 @@ function mainPart(lines: Takes['lines']): number {
   for (const { of } of lines) count.set(of.part, (count.get(of.part) ?? 0) + 1)
   return [...count].sort((a, b) => b[1] - a[1])[0]?.[0] ?? 0
 }
+
+const isRepeat = ({ clauses }: DoingText): boolean => clauses.some(({ verb }) => verb?.word === 'repeat')
 
 /** What a verb does, as lists say what they keep a food for. */
 function purposeOf({ main, operation }: DoingText): string | null {

@@ -3,6 +3,7 @@ import { blankPart } from '@frijol/core/model'
 import type { Draft } from 'immer'
 import { newId } from './ids'
 import { inPart } from './inPart'
+import { withOwnWords } from './lines'
 import type { Command } from './openDish'
 
 const inLine = (partId: string, lineId: string, change: (line: Draft<FormulaLine>) => void) =>
@@ -39,6 +40,7 @@ export const removeLine = (partId: string, lineId: string): Command => ({
   label: 'take out a line',
   apply: inPart(partId, (part) => {
     part.lines = part.lines.filter(({ id }) => id !== lineId)
+    ownWords(part)
     forgetUse(part, 'line', lineId)
   }),
 })
@@ -49,18 +51,34 @@ export const moveLine = (partId: string, lineId: string, to: number): Command =>
     const from = part.lines.findIndex(({ id }) => id === lineId)
     const [line] = from < 0 ? [] : part.lines.splice(from, 1)
     if (line !== undefined) part.lines.splice(to, 0, line)
+    ownWords(part)
   }),
 })
 
-/** Replaces a line by a new reading of it; its id stays. */
-export const rewriteLine = (partId: string, line: FormulaLine, merge?: string): Command => ({
-  label: 'change a line',
-  ...(merge === undefined ? {} : { merge }),
-  apply: inPart(partId, (part) => {
-    const at = part.lines.findIndex(({ id }) => id === line.id)
-    if (at >= 0) part.lines[at] = line
-  }),
-})
+/** Replaces a line by a new reading of it; its id stays. Words that name more foods bring more lines. */
+export const rewriteLine = (
+  partId: string,
+  lines: FormulaLine | readonly FormulaLine[],
+  merge?: string,
+): Command => {
+  const [line, ...more] = [lines].flat() as FormulaLine[]
+  return {
+    label: 'change a line',
+    ...(merge === undefined ? {} : { merge }),
+    apply: inPart(partId, (part) => {
+      const at = part.lines.findIndex(({ id }) => id === line?.id)
+      if (at < 0 || line === undefined) return
+      part.lines.splice(at, 1, line, ...(more as Draft<FormulaLine>[]))
+      ownWords(part)
+    }),
+  }
+}
+
+/** Lines that shared their written words with one that is gone or changed say their own. */
+function ownWords(part: Draft<Part>): void {
+  if (part.lines.some(({ sharesText }) => sharesText !== undefined))
+    part.lines = withOwnWords(part.lines as FormulaLine[])
+}
 
 export const chooseFood = (partId: string, lineId: string, food: Ingredient): Command => ({
   label: `read it as ${food.name.toLowerCase()}`,

@@ -16,7 +16,7 @@ export {
   useOpenDish,
 } from './openDish'
 export { changeKitchen, lineReader, loadKitchen, useKitchenStore, useLibrary } from './kitchen'
-export { nudged, pastedLines, rereadLine, typedLine, withAmountText, withGrams } from './lines'
+export { nudged, pastedLines, rereadLine, typedLine, typedLines, withAmountText, withGrams } from './lines'
 export { nextActOf, partOf, useAssessment, useDish, useExplanation } from './selectors'
 export {
   addBlankDish,

@@ -1,4 +1,4 @@
-import { lineFrom } from '@frijol/core/interchange'
+import { lineFrom, linesFrom } from '@frijol/core/interchange'
 import { composeLine, formatAmount, readAmount } from '@frijol/core/measure'
 import type { Amount, FormulaLine } from '@frijol/core/model'
 import { newId } from './ids'
@@ -7,23 +7,45 @@ import { lineReader } from './kitchen'
 /** A new formula line from what was typed. */
 export const typedLine = (text: string): FormulaLine => lineFrom(text, { reader: lineReader(), newId })
 
+/** The formula lines of what was typed: one for each food that it names. */
+export const typedLines = (text: string): FormulaLine[] => linesFrom(text, { reader: lineReader(), newId })
+
 /** Every line of a paste. */
 export const pastedLines = (text: string): FormulaLine[] =>
   text
     .split(/\r?\n/)
     .filter((line) => line.trim() !== '')
-    .map(typedLine)
+    .flatMap(typedLines)
 
 /** A line read anew from its whole text; a food that was chosen by hand stays if the words still fit no other. */
-export function rereadLine(line: FormulaLine, text: string): FormulaLine {
-  const read = typedLine(text)
+export function rereadLine(line: FormulaLine, text: string): FormulaLine[] {
+  const [read = typedLine(text), ...more] = typedLines(text)
   const keepsChoice = line.choice === 'chosen' && read.food === line.food
-  return {
+  const first: FormulaLine = {
     ...read,
     id: line.id,
     ...(keepsChoice ? { ingredientId: line.ingredientId, choice: 'chosen' as const } : {}),
   }
+  return [first, ...more]
 }
+
+/** A line whose written words it no longer shares with another says its own. */
+export function withOwnWords(lines: readonly FormulaLine[]): FormulaLine[] {
+  return lines.map((line, at) => {
+    if (line.sharesText === undefined) return line
+    const isAlone =
+      line.sharesText === 'first'
+        ? !(lines[at + 1]?.sharesText === 'more' && lines[at + 1]?.text === line.text)
+        : !(lines[at - 1]?.sharesText !== undefined && lines[at - 1]?.text === line.text)
+    if (!isAlone) return line
+    const { sharesText: _, ...own } = line
+    // Words that were composed for it since are its own already.
+    return readsAsSeveral(line.text)
+      ? { ...own, text: composeLine(line.amount === null ? '' : formatAmount(line.amount), line) }
+      : own
+  })
+}
+const readsAsSeveral = (text: string): boolean => typedLines(text).length > 1
 
 /** A line with another amount; its text says so. null when the text is no amount. */
 export function withAmountText(line: FormulaLine, text: string): FormulaLine | null {

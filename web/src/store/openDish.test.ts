@@ -192,11 +192,9 @@ describe('lines', () => {
 
   it('keep a chosen food while its words stay', () => {
     const chosen = { ...typedLine('3 zorbels'), ingredientId: 'walnuts', choice: 'chosen' as const }
-    expect(rereadLine(chosen, '5 zorbels')).toMatchObject({
-      id: chosen.id,
-      ingredientId: 'walnuts',
-      choice: 'chosen',
-    })
-    expect(rereadLine(chosen, '5 g salt')).toMatchObject({ ingredientId: 'salt', choice: 'read' })
+    expect(rereadLine(chosen, '5 zorbels')).toMatchObject([
+      { id: chosen.id, ingredientId: 'walnuts', choice: 'chosen' },
+    ])
+    expect(rereadLine(chosen, '5 g salt')).toMatchObject([{ ingredientId: 'salt', choice: 'read' }])
   })
 })

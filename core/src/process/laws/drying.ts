@@ -1,5 +1,7 @@
 /** Water that stays with a food however long it dries, g per g of its solids. @source 0.03 to 0.10; practice */
 export const LAST_WATER = 0.06
+/** The same where it is dried until it bends. @source chewy: 25 to 35 % water; practice */
+export const LEATHERY_WATER = 0.4
 
 /** Where the surface of a wet food stays while it dries, C. @source 90 C in a hot oven, 30 to 35 C in a dehydrator; practice */
 const WET_SURFACE_C: Readonly<Record<string, number>> = { dehydrate: 32, 'deep-fry': 103, 'shallow-fry': 103 }

@@ -17,7 +17,7 @@ export function Yield({ part, reading }: { part: Part; reading: PartAssessment }
     run(commands.setCookedMass(part.id, massG))
     return null
   }
-  const { rawMassG, cookedMassG, cookedSdG, cookedBasis, water, takenG, leftoverG } = reading
+  const { rawMassG, cookedMassG, cookedSdG, cookedBasis, water, takenG, besideG, leftoverG } = reading
   const keep = async () => {
     const kept = await keepPartAsFood(part.id)
     toast(
@@ -33,7 +33,7 @@ export function Yield({ part, reading }: { part: Part; reading: PartAssessment }
         raw
         {water.cookedOffG > 0.5 && `; ${Math.round(water.cookedOffG)} g of water leaves`}.
         {takenG > 0 &&
-          ` Other parts take ${Math.round(takenG)} g of it; ${Math.round(leftoverG)} g is left over.`}
+          ` Other parts take ${Math.round(takenG)} g of it; ${besideG > 0 ? `${Math.round(besideG)} g is served beside` : `${Math.round(leftoverG)} g is left over`}.`}
       </p>
       <NumberField
         label="Weighed after cooking"

@@ -1,23 +1,30 @@
 import { formatAmount, formatGrams, formatSpread, lineMass } from '@frijol/core/measure'
+import type { FormulaLine, Library } from '@frijol/core/model'
 import { useMemo, useState } from 'react'
-import { commands, lineReader, pastedLines, run, typedLine, useLibrary } from '../../store'
+import { commands, lineReader, pastedLines, run, typedLines, useLibrary } from '../../store'
 import { AddField } from '../../ui'
+
+function asRead(line: FormulaLine, library: Library): string {
+  const food = line.ingredientId === null ? undefined : library.ingredients.get(line.ingredientId)
+  const amount = line.amount === null ? 'no amount' : formatAmount(line.amount)
+  if (food === undefined) return line.food === '' ? amount : `${amount} · “${line.food}” is not known yet`
+  const mass =
+    line.amount === null
+      ? null
+      : lineMass(line.amount, food, line.food.toLowerCase(), lineReader().kitchen).mass
+  const grams = mass === null ? '' : ` → ${formatGrams(mass)} g ${formatSpread(mass)}`
+  return `${amount} · ${food.name}${line.prep === '' ? '' : ` · ${line.prep}`}${grams}`
+}
 
 /** How a line would be understood, while it is typed. */
 function useReading(text: string): string {
   const library = useLibrary()
   return useMemo(() => {
-    if (text.trim() === '') return ''
-    const line = typedLine(text)
-    const food = line.ingredientId === null ? undefined : library.ingredients.get(line.ingredientId)
-    const amount = line.amount === null ? 'no amount' : formatAmount(line.amount)
-    if (food === undefined) return line.food === '' ? amount : `${amount} · “${line.food}” is not known yet`
-    const mass =
-      line.amount === null
-        ? null
-        : lineMass(line.amount, food, line.food.toLowerCase(), lineReader().kitchen).mass
-    const grams = mass === null ? '' : ` → ${formatGrams(mass)} g ${formatSpread(mass)}`
-    return `${amount} · ${food.name}${line.prep === '' ? '' : ` · ${line.prep}`}${grams}`
+    return text.trim() === ''
+      ? ''
+      : typedLines(text)
+          .map((line) => asRead(line, library))
+          .join(' + ')
   }, [text, library])
 }
 
@@ -27,7 +34,7 @@ export function AddLine({ partId, isEmpty }: { partId: string; isEmpty: boolean 
   const reading = useReading(text)
   const add = () => {
     if (text.trim() === '') return
-    run(commands.addLines(partId, [typedLine(text.slice(0, 500))]))
+    run(commands.addLines(partId, typedLines(text.slice(0, 500))))
     setText('')
   }
   const paste = (pasted: string): boolean => {
