@@ -183,7 +183,9 @@ function takeUnmade(t: Taking, of: Named, share: number | null, role: Mention['r
   const alike = all.filter((one) =>
     one.names.slice(0, one.own).some((name) => of.names[0]?.some((word) => name.at(-1) === word)),
   )
-  const own = alike.length > 0 ? alike : all
+  // Oil that the words fry in later is kept for it.
+  const kept = all.filter((one) => !(one.foodClass === 'fat' && t.isLater(one)))
+  const own = alike.length > 0 ? alike : kept.length > 0 ? kept : all
   const isWorked =
     alike.length > 0 ||
     of.part === t.scene.part ||

@@ -202,6 +202,7 @@ function named(here: Here): Answer {
   // "Boiling water": the water is read where it stands.
   if (
     first?.of.foodClass === 'water' &&
+    !first.isOwn &&
     tokens.slice(index + 1, index + 3).some(({ stem }) => stem === 'water')
   )
     return 'nothing'
