@@ -151,7 +151,7 @@ function work(
   const findings = [
     ...lineFindings(lines, library, kitchen),
     ...safetyFindings(lines, method),
-    ...unitSlips(lines, rawMassG, kitchen),
+    ...unitSlips(lines, rawMassG, kitchen, part.name),
     ...lineSlips(lines, stepTexts, rawMassG, kitchen),
     ...listAgainstSteps(lines, part.steps, kitchen),
     ...(table === null ? [] : ratioFindings(table, readings.ratios, lines)),

@@ -1,5 +1,5 @@
 import type { MethodLine, RecipeText } from './recipe'
-import { PartGatherer, partName, sectionKind, statedYield } from './sections'
+import { PartGatherer, partName, sectionKind, statedYield, statesPieces } from './sections'
 
 const BULLET = /^\s*(?:(?:[-*•▢☐□☑✓✔●◦‣·►▶→➡➜–—+]|\p{Extended_Pictographic})\uFE0F?|\[[ xX]?\])\s+/u
 const NUMBERED =
@@ -49,6 +49,9 @@ function inOneLine(line: string): string[] {
     listed.every((part) => STARTS_LIKE_AMOUNT.test(part) && part.length < 60) &&
     !/[.;]\s/.test(line)
   if (isCommas) return commas?.[1] === undefined ? listed : [`${commas[1]}:`, ...listed]
+  const semis = line.split(/\s*;\s+/u)
+  if (semis.length > 2 && semis.every((part) => STARTS_LIKE_AMOUNT.test(part) && part.length < 60))
+    return semis
   const parts = line.split(/\s+[·•|]\s+/)
   const isList =
     parts.length > 2 && parts.filter((part) => STARTS_LIKE_AMOUNT.test(part)).length >= parts.length - 1
@@ -203,7 +206,8 @@ class Reader {
           .trim()
       return
     }
-    if (YIELD_FIRST.test(words) && words.length < 70) {
+    const isPieces = !hasList && !line.isBullet && this.name !== '' && statesPieces(words)
+    if ((YIELD_FIRST.test(words) && words.length < 70) || isPieces) {
       this.notes.push(line.raw)
       return
     }

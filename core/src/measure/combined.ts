@@ -32,8 +32,16 @@ function madeThing(text: string): string[] | null {
 const SALT_PEPPER =
   /^((?:a )?(?:(?:good |big |generous |large |small )?pinch(?:es)? of|few pinches of|plenty of)?\s*)((?:(?:fine|flaky|coarse|sea|kosher|table|rock|black)\s+){0,3}salt)\s*(?:,|and|&|\+)\s*((?:(?:freshly|fresh|ground|cracked|milled|black|white)[\s-]+){0,4}pepper)\b(.*)$/iu
 
-/** "Salt and black pepper, to taste". */
+const SALT_AND_A_GRIND =
+  /^([\d½¼¾⅓⅔].*?\bsalt)\s*(?:,|and|&|\+|plus)\s+((?:an?|some|plenty of|lots of|a little|a few)\b[^,\d]{0,28}?)((?:(?:freshly|ground|cracked|black|white)\s+){0,3}pepper)\b(.*)$/iu
+
+/** "Salt and black pepper, to taste"; "1 tsp salt and a grind of pepper". */
 function saltAndPepper(text: string): string[] | null {
+  const grind = SALT_AND_A_GRIND.exec(text)
+  if (grind !== null && !/\d/.test(grind[4] ?? '')) {
+    const [, salt = '', lead = '', pepper = '', rest = ''] = grind
+    return [salt, `${lead}${/\bwhite\b/iu.test(pepper) ? 'white' : 'black'} pepper${rest}`]
+  }
   const found = SALT_PEPPER.exec(text)
   if (found === null || /\d/.test(found[4] ?? '')) return null
   const [, lead = '', salt = '', pepper = '', rest = ''] = found

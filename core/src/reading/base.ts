@@ -59,6 +59,12 @@ function isLead(t: Taking, clause: Clause): boolean {
   return !/^\s*(?:the|a|an|it|them|half|all)\b/iu.test(bare.slice(clause.verbTo, clause.to))
 }
 
+/** What they put on goes on what was made before it. */
+const WORKS_WITH =
+  /^(?:brush|glaze|coat|top|fill|spread|drizzle|baste|dress|cover|sandwich|stuff|line|paint|smear|toss|rub|serve|finish)$/
+/** Cut straight into the pan, a food is put there. */
+const CUTS_IN = /^(?:flake|crumble|tear|grate|slice|snip|break|shred|chop|cut)$/
+
 /** What a clause has named before the lot it goes on with is asked for. */
 export interface Said {
   readonly hasObject: boolean
@@ -91,7 +97,7 @@ function isOver({ t, clause, hand, rest, before, isMet, hasObject, hasPronoun }:
     t.join(hand)
     return true
   }
-  const isAdded = clause.verb?.word === 'add' && hasPronoun
+  const isAdded = clause.verb?.word === 'add' && (hasPronoun || (rest.trim() === '' && !hasObject))
   if (!(OVER.test(rest) || isAdded) || before || hasTargetIn(t.takes)) return false
   if (!hasObject) t.join(hand)
   // "Loosen it with a ladleful of the broth and stir it in": into the broth.
@@ -106,7 +112,7 @@ function isOver({ t, clause, hand, rest, before, isMet, hasObject, hasPronoun }:
 function isTakenAlready({ t, clause, hand, rest, before, isMet, isPut, hasObject, hasPronoun }: At): boolean {
   if (hasPronoun) return true
   const met = t.takes.lots.find(({ lot }) => lot === hand)
-  if (met?.role === 'with' && !hasObject && !before) {
+  if (met?.role === 'with' && !hasObject && !before && WORKS_WITH.test(clause.verb?.word ?? '')) {
     takeInto(
       t,
       t.lastLot((lot) => lot !== hand && !lot.isLiquid),
@@ -180,14 +186,18 @@ const RULES: readonly ((at: At) => boolean)[] = [
 export function joinBase(t: Taking, clause: Clause, said: Said): void {
   const hand = t.hand()
   if (hand === null) return
+  const rest = t.doing.parsed.bare.slice(clause.verbTo, clause.to)
   const at: At = {
     ...said,
     t,
     clause,
     hand,
-    rest: t.doing.parsed.bare.slice(clause.verbTo, clause.to),
+    rest,
     isMet: t.isTaken(hand),
-    isPut: clause.verb === null || clause.verb.kind === 'put',
+    isPut:
+      clause.verb === null ||
+      clause.verb.kind === 'put' ||
+      (CUTS_IN.test(clause.verb.word) && TO_PAN.test(rest)),
   }
   RULES.some((rule) => rule(at))
 }

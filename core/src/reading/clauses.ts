@@ -130,7 +130,7 @@ function clausesOf(
         one.from < to &&
         (one.to > from || /^[\s,:]*$/u.test(text.slice(one.to, from))),
     )
-  const hasOrder = cuts[0] !== undefined && cuts[0].at.at - sentence.from < 2
+  const hasOrder = cuts[0] !== undefined && bare.slice(sentence.from, cuts[0].at.at).trim() === ''
   const isRemark =
     !hasOrder &&
     (REMARK.test(bare.slice(sentence.from, sentence.to).trim()) ||
@@ -200,12 +200,17 @@ function clausesOf(
 const parsed = new Map<string, Parsed>()
 const MOST_PARSED = 4000
 
+/** "You'll want to", "make sure to", "go ahead and": what follows is what is to be done. */
+const MODALS =
+  /\b(?:(?:you|i|we)(?:['’](?:ll|d|re|m)|\s+will|\s+would)?\s+(?:(?:just|then|also|first|now|only)\s+)*(?:want|need|have|got|ought|going|like)\s+to\s+(?:(?:just|then|also|first)\s+)*|(?:make|be) sure (?:to|you)\s+|go (?:ahead|on) and\s+|remember to\s+|try to\s+|take care to\s+|it(?:['’]s| is) time to\s+)(?=\p{L}{3})/giu
+const withoutModals = (text: string): string => text.replace(MODALS, (found) => ' '.repeat(found.length))
+
 /** A text of instructions cut into its clauses. Kept by its words: reading happens when they change. */
 export function parse(text: string): Parsed {
   const known = parsed.get(text)
   if (known !== undefined) return known
   const subordinates = subordinatesOf(text)
-  const bare = without(text, subordinates)
+  const bare = withoutModals(without(text, subordinates))
   const clauses = sentencesIn(text).flatMap((sentence, number) =>
     clausesOf(text, bare, sentence, number, subordinates),
   )

@@ -24,11 +24,26 @@ export interface DoingText {
 const GOES_ON =
   /,\s*(?:then\s+)?(?=(?:about\s+)?[\d½¼¾]+(?:[.,]\d+)?\s*(?:-\s*\d+\s*)?(?:min|mins|minutes|h|hrs?|hours?)\b[^,.;]*\b(?:on|in|at|over) (?:a |the )?(?:low|fridge|refrigerator|oven|medium|room|warm|\d+))|,\s*(?:then\s+|and\s+)?(?=(?:in|into) the (?:fridge|refrigerator|oven)\b)|,\s*(?=\d+(?:[.,]\d+)?\s*-?\s*(?:cm|mm)\s+(?:cubes|dice|slices|strips))/iu
 
+/** "Onion: fine dice, into the batter". */
+const INTO = /,\s*(?=into (?:the )?(?:batter|bowl|pan|pot|mix|mixture|dough|sauce)\b)/iu
+
 const THEN_MORE = /,\s*then\s+(?=the\b)/iu
 
 function split(parsed: Parsed): Clause[] {
   return parsed.clauses.flatMap((clause): Clause[] => {
     if (clause.isRemark) return [clause]
+    // Notes without verbs: "oil, hot pan; half the batter, 4 min".
+    const gap = clause.verb === null ? parsed.bare.slice(clause.from, clause.to).indexOf(';') : -1
+    if (gap > 0) {
+      const from = clause.from + gap + 1
+      return [
+        { ...clause, to: clause.from + gap },
+        ...split({
+          ...parsed,
+          clauses: [{ ...clause, from, verbFrom: from, verbTo: from, isJoined: false }],
+        }),
+      ]
+    }
     const semicolon = clause.verb === null ? -1 : parsed.bare.slice(clause.verbTo, clause.to).indexOf(';')
     if (semicolon >= 0) {
       const from = clause.verbTo + semicolon
@@ -52,7 +67,7 @@ function split(parsed: Parsed): Clause[] {
     const words = parsed.bare.slice(clause.verbTo, clause.to)
     const at =
       clause.verb === null
-        ? null
+        ? INTO.exec(words)
         : (GOES_ON.exec(words) ?? (clause.verb.kind === 'let' ? THEN_MORE.exec(words) : null))
     if (at === null) return [clause]
     const from = clause.verbTo + at.index + at[0].length
@@ -62,6 +77,9 @@ function split(parsed: Parsed): Clause[] {
     ]
   })
 }
+
+/** "Stir in the spices and toast 3 minutes": they are put in for it. */
+const STIRS_IN = /^(?:stir|mix|fold|whisk|beat|scatter|sprinkle)\s+(?:in|through)\b/iu
 
 interface Group {
   clauses: Read[]
@@ -112,6 +130,14 @@ function gather(parsed: Parsed): DoingText[] {
       return
     }
     const isOpen = last !== undefined && (last.main?.role === 'put' || last.main?.role === 'fat')
+    const isStirredIn =
+      last?.main?.role === 'do' &&
+      last.main.operation === 'mix' &&
+      STIRS_IN.test(last.main.words.trim()) &&
+      read.role === 'do' &&
+      isHotRead(read) &&
+      !hasOwnObject(read, parsed) &&
+      timeIn(read.words) !== null
     const isFatFirst = last?.main?.role === 'fat' && (read.role !== 'do' || isHotRead(read))
     const isKept =
       read.operation !== null &&
@@ -119,17 +145,19 @@ function gather(parsed: Parsed): DoingText[] {
       !(read.operation === 'rest' && last?.clauses.some(({ words }) => WATER.test(words)))
     const isSame = last?.main?.clause.sentence === clause.sentence
     const joins =
-      isOpen &&
-      !isKept &&
-      (isSame ||
-        isFatFirst ||
-        (read.role === 'do' &&
-          !hasOwnObject(read, parsed) &&
-          read.operation !== null &&
-          !AFTER_PUT.has(read.operation)))
-    if (read.role === 'go-on' && last?.main?.role === 'put') {
+      (isStirredIn && isSame) ||
+      (isOpen &&
+        !isKept &&
+        (isSame ||
+          isFatFirst ||
+          (read.role === 'do' &&
+            !hasOwnObject(read, parsed) &&
+            read.operation !== null &&
+            !AFTER_PUT.has(read.operation))))
+    if (read.role === 'go-on' && (last?.main?.role === 'put' || last?.main?.role === 'fat')) {
+      // "Oil, hot pan; half the batter, 4 min": it fries.
       last.clauses.push(...lead, read)
-      last.main = read
+      last.main = last.main.role === 'fat' ? { ...read, role: 'do', operation: 'shallow-fry' } : read
     } else if (
       read.role === 'go-on' &&
       last !== undefined &&

@@ -17,7 +17,11 @@ export function takeClass(t: Taking, mention: Extract<Mention, { kind: 'class' }
     (mention.word !== 'powder' || isDry(of))
   const part = t.part ?? (lines.some((of) => fits(of) && bench.left(of.id) > 1e-9) ? null : t.part)
   const some = lines.filter((of) => fits(of) && (part === null || of.part === part))
-  const all = some.some((of) => !t.isLater(of)) ? some.filter((of) => !t.isLater(of)) : some
+  const elsewhere =
+    some.length === 0 && SMALL_CLASSES.has(mention.word)
+      ? lines.filter((of) => fits(of) && bench.left(of.id) > 1e-9)
+      : some
+  const all = elsewhere.some((of) => !t.isLater(of)) ? elsewhere.filter((of) => !t.isLater(of)) : elsewhere
   const fresh = all.filter((of) => bench.left(of.id) > 1e-9)
   const [first] = fresh
   const here = part === null && first !== undefined ? fresh.filter((of) => of.part === first.part) : fresh

@@ -89,6 +89,7 @@ export function takeNamed(t: Taking, mention: Extract<Mention, { kind: 'named' }
     }
     if (isWater(of)) {
       const isTap =
+        (t.operation === 'drain' && bench.lots.length > 0) ||
         (t.operation !== null && WATERY.has(t.operation)) ||
         (!mention.isWhole && t.operation !== null && BATHES.has(t.operation) && lastWater > t.text)
       if (isTap || bench.left(of.id) <= 1e-9) {

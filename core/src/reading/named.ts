@@ -52,6 +52,18 @@ const namesOfFood = (food: Ingredient): string[][] => {
   foodNames.set(food, made)
   return made
 }
+/** What cooks write short in their notes. */
+const SHORT: readonly (readonly [short: string, name: RegExp])[] = [
+  ['bp', /\bbaking powder\b/iu],
+  ['bicarb', /\bbaking soda\b|\bbicarbonate\b/iu],
+  ['acv', /\b(?:apple )?cider vinegar\b/iu],
+  ['evoo', /\bolive oil\b/iu],
+  ['pb', /\bpeanut butter\b/iu],
+  ['tvp', /\btextured (?:vegetable|soy)/iu],
+  ['vwg', /\bvital wheat gluten\b/iu],
+  ['nooch', /\bnutritional yeast\b/iu],
+]
+const shortOf = (food: string): string[] => SHORT.flatMap(([short, name]) => (name.test(food) ? [short] : []))
 const lineNames = new WeakMap<FormulaLine, string[][]>()
 const namesOfLine = (line: FormulaLine): string[][] => {
   const known = lineNames.get(line)
@@ -60,6 +72,7 @@ const namesOfLine = (line: FormulaLine): string[][] => {
   const made = tellingNames([
     line.food.replace(/\(.*?\)|\bfor\b.*$/gu, ''),
     ...(inBrackets === undefined ? [] : [inBrackets]),
+    ...shortOf(line.food),
   ])
   lineNames.set(line, made)
   return made

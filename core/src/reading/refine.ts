@@ -32,6 +32,27 @@ const isWetFood = ({ line, foodClass }: Named): boolean =>
   (line.food.per100g.waterG ?? 0) > 86 &&
   (line.mass?.value ?? 0) > 60 &&
   (foodClass === 'savoury' || line.food.state === 'canned' || /passata|juice/u.test(line.food.id))
+const DISSOLVES: ReadonlySet<FoodClass> = new Set([
+  'fat',
+  'sweetener',
+  'salt',
+  'spice',
+  'herb',
+  'flour',
+  'starch',
+  'leavening',
+  'gum',
+])
+const isDryFood = ({ line, foodClass }: Named): boolean =>
+  line?.food != null &&
+  (line.food.per100g.waterG ?? 100) < 16 &&
+  foodClass !== null &&
+  !DISSOLVES.has(foodClass)
+const isPouredFood = ({ line, foodClass }: Named): boolean =>
+  line?.food != null &&
+  (line.food.per100g.waterG ?? 0) > 80 &&
+  foodClass !== null &&
+  (LIQUID.has(foodClass) || foodClass === 'savoury')
 const STARCHY: ReadonlySet<FoodClass> = new Set(['flour', 'starch'])
 const BOILS =
   /\bto (?:a|the) (?:gentle |rolling |full |slow |good )*(?:boil|bubble)\b|\bup slowly\b|^\s*boil/iu
@@ -96,6 +117,8 @@ export function refined(
   if (operation === 'rest') {
     if (last === 'soak' || last === 'hydrate') return inWater ? 'soak' : 'rest'
     if (takes.lines.some(({ of }) => of.foodClass === 'water')) return 'soak'
+    if (takes.lines.some(({ of }) => isDryFood(of)) && takes.lines.some(({ of }) => isPouredFood(of)))
+      return 'hydrate'
     if (
       takes.hasTap &&
       !joined.some((lot) => lot.isInWater && lot.operation !== 'mix' && lot.operation !== 'soak')
@@ -141,6 +164,7 @@ export function refined(
       ))
   )
     return 'deep-fry'
+  if (operation === 'mix' && verb === 'work' && (last === 'knead' || before === 'knead')) return 'knead'
   if (
     operation === 'mix' &&
     last === 'heat' &&

@@ -21,7 +21,7 @@ const OVEN = /\b(?:in|into|to)\b[^.;]{0,16}\boven\b/iu
 const UNDER_GRILL = /\bunder (?:a |the )?(?:\w+ ){0,2}(?:grill|broiler)\b/iu
 
 const CUT_TO =
-  /\b\d+(?:[.,]\d+)?\s*-?\s*(?:cm|mm|inch)\s+(?:cubes?|dice|slices?|strips?|slabs?|pieces?|chunks?|batons?)\b/iu
+  /\b(?:fine|finely|small|rough|roughly|thin|thinly|coarse|coarsely|big|large|medium)\s+(?:dice|diced|slices?|sliced|chop|chopped|julienne|shreds?|shredded|strips|batons|cubes|cubed|chunks)\b(?!.*\p{L}{3}.*:)|\b\d+(?:[.,]\d+)?\s*-?\s*(?:cm|mm|inch)\s+(?:cubes?|dice|slices?|strips?|slabs?|pieces?|chunks?|batons?)\b/iu
 
 export const WATER = /\bwater\b/iu
 
@@ -30,6 +30,7 @@ const FAT = /\b(?:oil|fat|margarine|ghee|lard|butter)\b/iu
 const SEPARATES =
   /\b(?:out of|from) the (?:liquid|liquor|water|marinade|brine|stock|bath)\b|\bout with a (?:slotted|skimmer|tea strainer)|\bout onto (?:paper|kitchen)/iu
 
+const INTO_PAN = /\binto the (?:\w+ )?(?:pan|pot|skillet|wok|kadhai|soup|stew|sauce)\b/iu
 const LIES_IN =
   /\bin (?:the|its|their) (?:hot |cooking |own )?(?:stock|liquid|liquor|water|marinade|brine|syrup|bath|broth)\b|\bin the (?:hot|cold) oil\b|^\s*oil back\b/iu
 
@@ -140,6 +141,7 @@ function withoutVerb(words: string): Told {
   const operation = fragment(words)
   if (operation !== null) return does(operation)
   if (timeIn(words) !== null) return ['go-on', null]
+  if (FAT.test(words) && /\b(?:pan|skillet|griddle|tawa|wok|kadhai)\b/iu.test(words)) return ['fat', null]
   return NAMES_NO_FOOD.test(words) || !/\p{L}/u.test(words) ? NOTHING : ['put', null]
 }
 
@@ -167,6 +169,13 @@ function changesNothing({ verb: { word }, rest, parsed, clause }: Said): Told {
   const lay = parsed.bare.slice(Math.max(0, clause.from - 70), clause.from)
   const isLiftedOut = /^(?:lift|take|remove|scoop)$/.test(word) && OUT.test(rest) && LIES_IN.test(lay)
   if (SEPARATES.test(rest) || isLiftedOut || (word === 'fish' && /\bout\b/u.test(rest))) return does('drain')
+  // "Flip, 2 min": it goes on.
+  if (
+    /^(?:turn|flip)$/.test(word) &&
+    /^\W*(?:it|them|over|once|and)?\W*\d/iu.test(rest) &&
+    timeIn(rest) !== null
+  )
+    return ['go-on', null]
   if (word !== 'turn') return NOTHING
   return [/^\s*(?:it|them|the \w+) in the\b/iu.test(rest) ? 'do' : 'none', 'coat']
 }
@@ -206,6 +215,9 @@ function works(said: Said): Told {
     isAfterVessel(said)
   )
     return ['fat', null]
+  // "Flake the tofu into the pan" puts it there.
+  if (/^(?:flake|crumble|tear|grate|slice|snip|break|shred|chop|cut)$/.test(verb.word) && INTO_PAN.test(rest))
+    return ['put', null]
   if (verb.word === 'crumble' && /\b(?:stock|bouillon) cubes?\b/iu.test(rest)) return ['put', null]
   if (/^(?:crush|rub)$/.test(verb.word) && /\bbetween (?:your|the) (?:palms|fingers|hands)\b/iu.test(rest))
     return ['put', null]
@@ -224,6 +236,15 @@ function withVerb(said: Said): Told {
     case 'none':
       return changesNothing(said)
     case 'let': {
+      // "Add the butter, let it foam": no more than the sign that it is hot.
+      if (
+        /^\s*(?:the (?:butter|fat|oil|margarine)|it)\s+(?:foam|froth|melt|bubble up|get hot)\b/iu.test(
+          rest,
+        ) &&
+        timeIn(rest) === null &&
+        next !== undefined
+      )
+        return NOTHING
       const operation = lets(full.replace(/\([^)]*\)/gu, ''))
       return operation === null ? NOTHING : does(operation)
     }

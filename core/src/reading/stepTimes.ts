@@ -71,6 +71,14 @@ export function durationsIn(
       last.end = match.index + match[0].length
     } else found.push({ minutes, at: match.index, end: match.index + match[0].length })
   }
+  // "1 h 45".
+  for (const one of found) {
+    const rest = /^\s?([0-5]\d)\b(?!\s*(?:°|C\b|F\b|g\b|ml\b|%))/u.exec(text.slice(one.end))
+    if (rest === null || one.minutes % 60 !== 0 || !/h(?:ours?|rs?)?$/iu.test(text.slice(one.at, one.end)))
+      continue
+    one.minutes += Number(rest[1])
+    one.end += rest[0].length
+  }
   const half = /\b(?:a|an|one) (minute|hour) and a half\b/iu.exec(text)
   if (half !== null) {
     const last = found.find(({ at }) => at === half.index)

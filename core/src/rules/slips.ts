@@ -8,6 +8,11 @@ import { usualMostPct } from './usualShare'
 const SLIP_FACTOR = 3
 /** Parts lighter than this are seasonings themselves: shares say nothing there. g, practice. */
 const LEAST_PART_G = 60
+/** Parts that season others: their shares are of the food that they go on. */
+const SEASONS =
+  /\b(?:marinade|brine|baste|rub|glaze|spices?|seasoning|masala|dressing|dip|sauce|gravy|paste|pickle|stock|broth|dust|dredge|coating|topping|tempering|tadka|butter|oil|cure)\b/iu
+/** So many times more concentrated than what they season they may be. Practice. */
+const OF_A_SEASONING = 5
 const SMALLER: readonly UnitId[] = ['tbsp', 'tsp', 'pinch']
 
 /** The same number in a smaller unit that would be a usual share: "¼ tsp" for "¼ cup". */
@@ -33,14 +38,20 @@ function likelyMeant(
 }
 
 /** Amounts far outside a food's usual share, with the unit that was probably meant. */
-export function unitSlips(lines: readonly ResolvedLine[], rawMassG: number, kitchen: Kitchen): Found[] {
+export function unitSlips(
+  lines: readonly ResolvedLine[],
+  rawMassG: number,
+  kitchen: Kitchen,
+  partName = '',
+): Found[] {
   if (rawMassG < LEAST_PART_G) return []
   return lines.flatMap((line): Found[] => {
     const { food, mass } = line
     const mostPct = food === null ? null : usualMostPct(food)
     if (food === null || mass === null || mostPct === null) return []
     const sharePct = (100 * mass.value) / rawMassG
-    if (sharePct < SLIP_FACTOR * mostPct || mass.value < 1) return []
+    const most = SLIP_FACTOR * mostPct * (SEASONS.test(partName) ? OF_A_SEASONING : 1)
+    if (sharePct < most || mass.value < 1) return []
     const meant = likelyMeant(line, food, rawMassG, mostPct, kitchen)
     const times = formatNumber(Math.round(sharePct / mostPct))
     const question = meant === null ? '' : ` Was ${formatAmount(meant)} meant?`

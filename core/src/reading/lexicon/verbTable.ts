@@ -89,6 +89,7 @@ run
   blend \b(?:blender|processor|machine|motor|until|till|smooth)\b|^\s*(?:for )?(?:\d|two|three|a minute)
   none
 mix combine stir fold whisk beat work cream blend-in incorporate marry [noun]
+  heat ^\s*(?:it|them|this|the [\w ]{1,24})?\s*(?:constantly |continuously )?(?:over|on) (?:a )?(?:very )?(?:low|medium|gentle|moderate|high)[\w -]{0,12}(?:heat|flame)\b
   shape ^\s*(?:it |them )?(?:over|in half)\b
   whip \b(?:peaks?|foam|stiff|fluffy|frothy|doubled|thick and glossy)\b|\bholds? (?:its|a) shape\b
   none ^\s*(?:now and|occasionally|often|from time|once\b|twice\b)[^,.;]*$
@@ -262,7 +263,7 @@ start begin
 add [put joins]
 incorporate-in [put joins]
 tip pour return put place lay slide drop lower arrange throw chuck bung stream trickle ladle pop pile feed
-+ introduce submerge drown immerse cover shake heap sink float nestle go dump swirl ripple [put noun]
++ introduce submerge drown immerse cover shake heap sink float nestle go dump swirl ripple fork [put noun]
 fill = shape
 top [joins noun]
   none \bup\b
