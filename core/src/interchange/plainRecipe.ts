@@ -5,7 +5,7 @@ const BULLET = /^\s*(?:(?:[-*•▢☐□☑✓✔●◦‣·►▶→➡➜–�
 const NUMBERED =
   /^\s*(?:(?:step\s*)?\d{1,2}\s*[.):]\s+(?=\D)|step\s+\d{1,2}\s*[:.)]?\s*|[a-z]\)\s+|[ivx]{1,4}[.)]\s+)/i
 const STARTS_LIKE_AMOUNT =
-  /^(?:[\d½¼¾⅓⅔⅛⅜⅝⅞]|(?:about|approx\.?|ca\.?)\s+\d|an?\s|one\s|two\s|three\s|four\s|half\s|a?\s?pinch|handful|juice of|zest of|salt\b|oil\b|pepper\b|few\b|some\b)/i
+  /^(?:[\d½¼¾⅓⅔⅛⅜⅝⅞]|(?:about|approx\.?|ca\.?)\s+\d|an?\s|one\s|two\s|three\s|four\s|half\s|a?\s?pinch|handful|juice of|zest of|salt\b|oil\b|pepper\b|few\b|some\b|(?:good |big |small |large |generous |heaped |scant )?(?:tbsps?|tsps?|cups?|blocks?|bunch|handful|tins?|cans?|knob|cloves?|sprigs?|pinch|splash|dash|glug|drizzle|pack|packet|jar|stick|thumb)(?: of)? \p{L})/iu
 const COLON_HEADING = /^(?:for the [^.]{1,60}|[^.,;\d]{1,60}):$/i
 /** A line this long, or one that reads as a sentence, is a step or a note and not an ingredient. */
 const LONGEST_INGREDIENT = 140

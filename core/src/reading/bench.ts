@@ -11,6 +11,8 @@ export interface Lot {
   readonly holds: ReadonlySet<string>
   /** What it may be called. */
   readonly words: ReadonlySet<string>
+  /** What its words say that it became. */
+  readonly called: ReadonlySet<string>
   readonly classes: ReadonlySet<FoodClass>
   /** Taken off the heat or out of the pan: what comes next does not join it unasked. */
   isAside: boolean
@@ -49,8 +51,14 @@ const SMALL = new Set(
 )
 
 /** What a doing's lot may be called, by what was done and what the words say it became. */
-export function wordsFor(operation: OperationId | null, text: string): Set<string> {
-  const words = new Set<string>(operation === null ? [] : stemsOf(PRODUCTS[operation] ?? ''))
+export const wordsFor = (operation: OperationId | null, text: string): Set<string> =>
+  new Set([...(operation === null ? [] : stemsOf(PRODUCTS[operation] ?? '')), ...calledIn(operation, text)])
+
+/** What the words say that it became: "to a paste", "cut into 8 wedges". */
+export function calledIn(operation: OperationId | null, text: string): Set<string> {
+  const words = new Set<string>()
+  if (operation === 'trim' && /\b(?:flesh|pulp)\b/iu.test(text))
+    for (const word of ['flesh', 'pulp']) words.add(word)
   if (operation === 'shape' && /\b(?:tart|pie|flan|quiche|springform)\b/iu.test(text))
     for (const word of ['case', 'crust', 'shell', 'base']) words.add(word)
   for (const match of text.matchAll(CUT_COUNT))

@@ -1,7 +1,7 @@
 import type { OperationId } from '../model'
 import { type Clause, parse, type Parsed } from './clauses'
 import { HOT } from './lexicon/things'
-import { type Read, readClause, timeIn, WATER } from './senses'
+import { type Read, readClause, timeIn } from './senses'
 
 /** One doing of a text: its main clause, and the clauses around it that belong to it. */
 export interface DoingText {
@@ -142,7 +142,7 @@ function gather(parsed: Parsed): DoingText[] {
     const isKept =
       read.operation !== null &&
       ALONE.has(read.operation) &&
-      !(read.operation === 'rest' && last?.clauses.some(({ words }) => WATER.test(words)))
+      !(read.operation === 'rest' && last?.clauses.some(({ words }) => POURED.test(words)))
     const isSame = last?.main?.clause.sentence === clause.sentence
     const joins =
       (isStirredIn && isSame) ||
@@ -194,11 +194,14 @@ function gather(parsed: Parsed): DoingText[] {
 /** "Bring to the boil, 6 minutes on low": the time is of what follows. */
 const isRise = (main: Read | null): boolean =>
   (main?.operation === 'heat' && /^(?:bring|heat)$/.test(main.clause.verb?.word ?? '')) ||
-  (main?.operation != null && BRIEF.has(main.operation))
+  (main?.operation != null && (BRIEF.has(main.operation) || main.clause.verb?.word === 'crumble'))
 const BRIEF: ReadonlySet<OperationId> = new Set(['coat', 'shape', 'chop'])
 const isHotRead = ({ operation, clause }: Read): boolean =>
   (operation !== null && HOT.has(operation)) || /^(?:cook|let|stir)$/.test(clause.verb?.word ?? '')
 /** They are doings of their own after a put: what was put in is mixed first. */
+/** Liquid poured over what then stands in it. */
+const POURED =
+  /\bwater\b|\b(?:pour|cover)\b[^.;]*\b(?:stock|broth|soy milk|milk)\b[^.;]*\bover\b|\b(?:pour|cover)\b[^.;]*\bover\b[^.;]*\b(?:stock|broth)\b/iu
 const ALONE: ReadonlySet<OperationId> = new Set(['hold', 'chill', 'cool', 'rest', 'drain'])
 /** What follows a put in another sentence, and is a doing of its own all the same. */
 const AFTER_PUT: ReadonlySet<OperationId> = new Set([

@@ -1,5 +1,5 @@
 import type { FoodClass, OperationId } from '../model'
-import { type NewLot, wordsFor } from './bench'
+import { calledIn, type NewLot, wordsFor } from './bench'
 import type { DoingText } from './doings'
 import { isDry } from './kinds'
 import { PIECE_WORDS } from './lexicon/things'
@@ -140,6 +140,7 @@ export function lotOf(laid: Laid): NewLot {
   return {
     ...baseOf(laid),
     words: callsOf(laid),
+    called: calledIn(laid.operation, wordsOfDoing(laid)),
     isAside: isPutAside(doing),
     isFatBase:
       lines.some(({ foodClass }) => foodClass === 'fat') &&
@@ -169,6 +170,7 @@ export function sideOf(laid: Laid): NewLot {
   const hasFat = lines.some(({ foodClass }) => foodClass === 'fat')
   return {
     ...baseOf(laid),
+    called: new Set(),
     words: new Set([
       ...(isTapOnly ? SIDES.soaked : SIDES[operation === 'squeeze' ? 'squeeze' : 'drain']),
       ...(hasFat ? ['oil'] : []),

@@ -204,7 +204,9 @@ function takeWord(
   const live = bench.lots.filter((lot) => !lot.isSide && lot.words.has(word))
   const here = live.filter((lot) => lot.part === t.part)
   const hand = t.hand()
+  const called = live.filter((one) => one.called.has(word)).at(-1)
   const lot =
+    (called !== undefined && hand?.called.has(word) !== true ? called : undefined) ??
     (hand !== null && live.includes(hand) ? hand : undefined) ??
     here.at(-1) ??
     live.at(-1) ??

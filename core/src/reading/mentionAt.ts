@@ -177,7 +177,9 @@ function water(here: Here): Answer {
   if (lines.length === 0) return met({ kind: 'water', isThe: isDet(tokens[index - 1]), ...whole(here) })
   const said = saidHere(here, lines[0]?.of ?? null)
   const isThe =
-    /\b(?:the|its|that) (?:[\p{L}\d]+ ){0,3}$/iu.test(before.slice(-30)) ||
+    /\b(?:the|its|that) (?:(?!(?:in|with|of|into|over|to|on|and|for|under)\b)[\p{L}\d]+ ){0,3}$/iu.test(
+      before.slice(-30),
+    ) ||
     said.isStated ||
     /[\d½¼¾]\s*(?:g|ml|l|litres?|cups?|tbsp|tsp|tablespoons?)\b[^,;.]{0,12}$/iu.test(before)
   return met({

@@ -53,6 +53,7 @@ const isPouredFood = ({ line, foodClass }: Named): boolean =>
   (line.food.per100g.waterG ?? 0) > 80 &&
   foodClass !== null &&
   (LIQUID.has(foodClass) || foodClass === 'savoury')
+const A_DAY = 1440
 const STARCHY: ReadonlySet<FoodClass> = new Set(['flour', 'starch'])
 const BOILS =
   /\bto (?:a|the) (?:gentle |rolling |full |slow |good )*(?:boil|bubble)\b|\bup slowly\b|^\s*boil/iu
@@ -82,6 +83,12 @@ export function refined(
   const last = joined.find((lot) => lot === takes.base)?.operation ?? joined[0]?.operation ?? null
   const verb = doing.main.verb?.word ?? ''
   if (operation === null) {
+    // Days in a cool or warm place ripen it.
+    if (
+      (durationsIn(words)[0]?.minutes ?? 0) >= A_DAY &&
+      !/\b(?:fridge|freezer|refrigerator)\b/iu.test(words)
+    )
+      return 'culture'
     const own = last ?? before
     const goesOn = own !== null && NOT_ON.has(own) ? lastHeat : own
     if (goesOn === 'heat' || goesOn === 'boil') return 'simmer'

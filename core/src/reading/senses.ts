@@ -23,7 +23,7 @@ const UNDER_GRILL = /\bunder (?:a |the )?(?:\w+ ){0,2}(?:grill|broiler)\b/iu
 const CUT_TO =
   /\b(?:fine|finely|small|rough|roughly|thin|thinly|coarse|coarsely|big|large|medium)\s+(?:dice|diced|slices?|sliced|chop|chopped|julienne|shreds?|shredded|strips|batons|cubes|cubed|chunks)\b(?!.*\p{L}{3}.*:)|\b\d+(?:[.,]\d+)?\s*-?\s*(?:cm|mm|inch)\s+(?:cubes?|dice|slices?|strips?|slabs?|pieces?|chunks?|batons?)\b/iu
 
-export const WATER = /\bwater\b/iu
+const WATER = /\bwater\b/iu
 
 const FAT = /\b(?:oil|fat|margarine|ghee|lard|butter)\b/iu
 
@@ -101,7 +101,12 @@ function puts(words: string, clauseText: string): OperationId | null {
   if (OVEN.test(words) && minutes !== null) return 'roast'
   if (/\b(?:to one side|aside)\b/iu.test(words) && minutes !== null) return 'rest'
   if (/\b(?:sieve|colander)\b/iu.test(words) && minutes !== null) return 'drain'
-  if (/\b(?:pour|tip) (?:off|away)\b/iu.test(clauseText)) return 'drain'
+  if (
+    /\b(?:pour|tip) (?:(?:the|its|all the) (?:\w+ )?(?:water|liquid|liquor|brine|juices?|fat|oil) )?(?:off|away)\b/iu.test(
+      clauseText,
+    )
+  )
+    return 'drain'
   if (
     /\b(?:brine|marinade)\b/iu.test(clauseText) &&
     /^(?:pour|lay|put|place|submerge|cover|tip|slide|drop)/iu.test(clauseText)
@@ -169,6 +174,13 @@ function changesNothing({ verb: { word }, rest, parsed, clause }: Said): Told {
   const lay = parsed.bare.slice(Math.max(0, clause.from - 70), clause.from)
   const isLiftedOut = /^(?:lift|take|remove|scoop)$/.test(word) && OUT.test(rest) && LIES_IN.test(lay)
   if (SEPARATES.test(rest) || isLiftedOut || (word === 'fish' && /\bout\b/u.test(rest))) return does('drain')
+  // "Turn daily for 12 days".
+  if (
+    /^(?:turn|flip)$/.test(word) &&
+    /\b(?:daily|every day|once a day)\b/iu.test(rest) &&
+    timeIn(rest) !== null
+  )
+    return ['go-on', null]
   // "Flip, 2 min": it goes on.
   if (
     /^(?:turn|flip)$/.test(word) &&
@@ -180,6 +192,9 @@ function changesNothing({ verb: { word }, rest, parsed, clause }: Said): Told {
   return [/^\s*(?:it|them|the \w+) in the\b/iu.test(rest) ? 'do' : 'none', 'coat']
 }
 
+const COVERS =
+  /\b(?:with|in) (?:the |some |plenty of )?(?:\w+ )?(?:crumbs|breadcrumbs|panko|sesame|seeds|chopped nuts|flaked almonds|desiccated coconut|polenta|cornmeal)\b/iu
+
 /** Verbs that put things somewhere: into the fridge, the oven, the blender, or nowhere special. */
 function putsIn({ verb, rest, words, fromVerb, parsed, clause }: Said): Told {
   const sense = verb.senses.find(({ when }) => when?.test(rest) === true)
@@ -189,6 +204,7 @@ function putsIn({ verb, rest, words, fromVerb, parsed, clause }: Said): Told {
   if (verb.word === 'go' && /\baway\b/u.test(rest)) return does('rest')
   const isSkimmed =
     /^(?:ladle|scoop)$/.test(verb.word) && /\b(?:out|up|off)\b[^.;]*\b(?:water|liquid|liquor)\b/iu.test(rest)
+  if (verb.word === 'cover' && COVERS.test(rest)) return does('coat')
   const isLid = verb.word === 'cover' && !WATER.test(rest)
   const isThrown =
     /^\s*(?:the )?(?:\w+ ){0,3}(?:away|down the (?:sink|drain))\b/iu.test(rest) &&
@@ -228,8 +244,13 @@ function works(said: Said): Told {
   return sense?.operation == null ? NOTHING : does(sense.operation)
 }
 
+const KEEPS_GOING =
+  /^\s*(?:it|them|everything|the pan)?\s*(?:moving|stirring|going|turning|tossing|cooking|bubbling|simmering)\b/iu
+
 function withVerb(said: Said): Told {
   const { verb, rest, full, words, next } = said
+  // "Keep it moving 4 minutes": it goes on.
+  if (verb.word === 'keep' && KEEPS_GOING.test(full) && timeIn(full) !== null) return ['go-on', null]
   const vessel = onVessel(said)
   if (vessel !== null) return vessel
   switch (verb.kind) {

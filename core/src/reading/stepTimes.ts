@@ -1,6 +1,6 @@
 import { fahrenheitC, gasMarkC } from '../measure'
 
-const NUMBER = String.raw`(\d+(?:[.,]\d+)?|½|¼|¾|a|an|one|two|three|four|five|six|eight|ten|twelve|fifteen|twenty|thirty|forty|a couple of|(?:a )?quarter of an|three[- ]quarters of an|half an?)(?:\s*(½|¼|¾))?`
+const NUMBER = String.raw`(\d+\s+\d\/\d|\d\/\d|\d+(?:[.,]\d+)?|½|¼|¾|a|an|one|two|three|four|five|six|eight|ten|twelve|fifteen|twenty|thirty|forty|a couple of|(?:a )?quarter of an|three[- ]quarters of an|half an?)(?:\s*(½|¼|¾))?`
 const UNIT = String.raw`(seconds?|secs?|s\b|minutes?|mins?|min|hours?|hrs?|hr|h\b|days?|weeks?)`
 const DURATION = new RegExp(
   String.raw`(?<![\p{L}\d])${NUMBER}(?:\s*(?:-|–|to|or)\s*${NUMBER})?[\s-]*(?:(?:good|full|whole|further|more|extra) )?${UNIT}`,
@@ -38,6 +38,8 @@ const MOST_MIN = 100_000
 
 export const valueOf = (word: string | undefined, fraction: string | undefined): number | null => {
   if (word === undefined) return null
+  const ascii = /^(?:(\d+)\s+)?(\d)\/(\d)$/.exec(word)
+  if (ascii !== null) return Number(ascii[1] ?? 0) + Number(ascii[2]) / Math.max(1, Number(ascii[3]))
   const whole = WORDS[word.toLowerCase()] ?? Number(word.replace(',', '.'))
   return Number.isFinite(whole) ? whole + (fraction === undefined ? 0 : (WORDS[fraction] ?? 0)) : null
 }

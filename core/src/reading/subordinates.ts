@@ -50,6 +50,8 @@ const ACTING =
 /** Participles that are part of a thing's name: "boiling water", "frying pan". */
 const NAMING =
   /^(?:(?:boiling|cooking|soaking|simmering|running|frying|baking|roasting|mixing|serving|rolling|chilling|grilling|steaming|poaching|melting|dipping|washing|stuffing|dressing|icing|pudding|seasoning|filling|topping|coating|spring|string|marinating|cutting|sweetening|raising|thickening|warming|loosening|slicing|ring|wing)s?\b\s*(?:hot\s+)?(?:salted\s+)?(?:water|liquid|liquor|oil|pan|pans|sheet|sheets|tray|tins?|tin|dish|paper|powder|soda|bowl|stock|broth|pot|board|sugar|onions?|point|hot|juice|juices|mix|mixture|salt|fat|rack|basket|spoon|beans)|(?:pudding|stuffing|dressing|icing|seasoning|filling|topping|coating|spring|string|ring)\b)/iu
+const NO_PARTICIPLES =
+  /^(?:morning|evening|during|nothing|something|anything|everything|thing|string|spring|pudding|herring|ring|wing|king|sibling|ceiling|dumpling|seasoning|topping|filling|stuffing|icing|shortening|lightning)$/iu
 const PARTICIPLE =
   /(?:,\s*|\bby\s+|\bthen\s+|\s)(?:(?:constantly|all the time|often|occasionally|gently|still|slowly)\s+)?(\p{L}+ing)\b[^.;,]*/giu
 
@@ -98,6 +100,7 @@ export function subordinatesOf(text: string): Subordinate[] {
     const word = match[1] ?? ''
     const known = verbOf(word)
     if (
+      NO_PARTICIPLES.test(word) ||
       known?.form === 'bare' ||
       ACTING.test(word) ||
       NAMING.test(text.slice(match.index + match[0].indexOf(word)))

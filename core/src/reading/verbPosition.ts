@@ -84,13 +84,15 @@ export const PREPOSITION_FIRST =
   /^(?:in|into|on|onto|off|with|from|over|to|for|using|under|at|by|back|meanwhile|now|through|after)$/
 
 /** Whether the words before a verb are a phrase that may open an order: "In a jug beat …". */
-function isAfterPhrase(at: At, sentenceStart: number): boolean {
+function isAfterPhrase(at: At, sentenceStart: number, isNoun: boolean): boolean {
   const first = at.tokens[sentenceStart]
   const last = at.tokens[at.index - 1]
   if (first === undefined || last === undefined || !PREPOSITION_FIRST.test(first.text)) return false
   if (DETERMINERS.has(last.text) || PREPOSITIONS.has(last.text)) return false
+  const next = after(at)
   return (
-    !at.tokens.slice(sentenceStart, at.index).some(({ text }) => /[,;:]/.test(text)) && isQuantity(after(at))
+    !at.tokens.slice(sentenceStart, at.index).some(({ text }) => /[,;:]/.test(text)) &&
+    (isQuantity(next) || (!isNoun && next?.kind === 'word' && !PREPOSITIONS.has(next.text)))
   )
 }
 
@@ -117,7 +119,7 @@ export function verbAt(at: At, sentenceStart: number, isPast: boolean): FoundVer
   if (form === 'bare') {
     if (isSubject) return found
     if (isOpen) return !verb.isNoun || isFollowedAsVerb(at, verb.word, isFirst) ? found : null
-    return isAfterPhrase(at, sentenceStart) ? found : null
+    return isAfterPhrase(at, sentenceStart, verb.isNoun) ? found : null
   }
   if (form === 'gerund')
     return previous?.text === 'by' && /^(?:start|begin)/.test(at.tokens[at.index - 2]?.text ?? '')

@@ -44,6 +44,7 @@ drain = drain
 decant = drain
 strain sieve filter [noun] = strain
 press [noun]
+  coat \b(?:sides?|faces?|edges?|tops?|bottoms?|each|it|them)\b[^.;]{0,24}\b(?:in|into|onto)\b (?:it\b|them\b|the (?:\w+ )?(?:mix|mixture|crumbs?|powder|flour|seeds|spices|sesame)|(?:\w+ )?(?:crumbs?|panko|flour|seeds|sesame|spices))
   none ^\s*(?:well|hard|down)?\s*[.,;]?\s*$
   shape ^(?:\s*(?:it|them|this|the [\w ]{1,30}?|both|in|half|down))?[^,.;]*?\b(?:together|flat|into|onto|down into|in half|in the (?:tin|dish|mould)|over the base|out to)\b(?! a tin lid)
   press
@@ -134,6 +135,7 @@ cure brine pickle [noun] = marinate
 shape form roll mould mold portion divide pat thread skewer twist knot plait pipe flatten stuff crimp [noun]
   none ^\s*(?:and hang|the (?:cloth|edges?|ends)\b)
   none \b(?:dry)\b(?=.*(?:towel|paper)|[^a-z]*$)
+  coat ^\s*(?:(?:them|it|each|the [\w ]{1,24}) )?(?:in|through) (?:the |some |more )?(?:\w+ )?(?:crumbs|breadcrumbs|panko|flour|sesame|seeds|coconut|cornmeal|polenta|semolina|chopped|ground)\b
   coat ^\s*(?:(?:them|it|the [\w ]{1,24}) )?(?:in|through)\b(?! (?:to|half|a ball|foil|paper|the))
   coat ^\s*(?:them|it|the [\w ]{1,24}) (?:in|through)\b
   none \bthe edges?\b(?!.*\bfold)
@@ -145,10 +147,10 @@ make
 scoop [noun]
   shape \b(?:balls|mounds|portions|dough)\b
   drain \bout the (?:solid|thick|cream|set)
-  trim \b(?:seeds|gills|middle|pulp)\b
+  trim \b(?:seeds|gills|middle|pulp|flesh|insides?|cores?|centres?)\b
   none
 scrape [put]
-  trim \bout the (?:gills|seeds)
+  trim \bout the (?:gills|seeds|flesh|pulp)
   none
 wrap swaddle bundle [noun] = wrap
 rest [noun]
