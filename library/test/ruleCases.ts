@@ -264,6 +264,12 @@ export const RULE_CASES: readonly RuleCase[] = [
     'Soak the chickpeas overnight. / Simmer the chickpeas for 60 minutes.',
   ),
   steps(
+    'pulse-batter-raw',
+    '250 g dried chickpeas / 10 g salt',
+    'Soak the chickpeas overnight. / Blend the chickpeas with the salt. / Shape into a log. / Bake for 12 minutes at 180 C.',
+    'Soak the chickpeas overnight. / Blend the chickpeas with the salt. / Shape into a log. / Bake for 50 minutes at 180 C.',
+  ),
+  steps(
     'gel-not-rested',
     '300 g cooked black beans / 20 g ground flaxseed',
     'Mash the black beans with the flaxseed. / Shape into patties.',

@@ -15,6 +15,7 @@ import {
   unitSlips,
 } from '../rules'
 import { distanceTo, familyTable, readFamily, served, viscosityAt, waterBudget, waterSlack } from '../texture'
+import { askedInstead } from './asked'
 
 /** All that is known of one part before the dish's aim is looked at. */
 export interface PartWork {
@@ -158,7 +159,7 @@ function work(
     ...methodRules({ part, lines, method, state, kitchen, rawMassG }),
     ...runFindings(method, granted, isJudged),
   ]
-  return { lines, state, method, sums, original, assessment, findings, takes }
+  return { lines, state, method, sums, original, assessment, findings: askedInstead(findings, method), takes }
 }
 
 interface Memo {

@@ -174,7 +174,10 @@ export const GEL_RULES: readonly MethodRule[] = [
         if (step === undefined) return []
         const withFat = step.holds.some(({ food }) => food?.foodClass === 'fat')
         const saysHot = /\b(?:hot|boiling) (?:water|stock|liquid|milk)/i.test(step.step.text)
-        return withFat || saysHot || step.reading.state.coreC >= 80
+        // A cutter or a blender disperses it in ice water, too; with other powders it is only mixed.
+        const isSheared = step.spec?.id === 'blend'
+        const isDry = step.holds.every(({ entry }) => entry.isDry)
+        return withFat || saysHot || isSheared || isDry || step.reading.state.coreC >= 80
           ? []
           : [
               {

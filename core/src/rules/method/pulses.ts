@@ -6,11 +6,13 @@ const RAW_PULSE = 'raw-pulse'
 /** Salts that make a curd of soy milk. */
 const COAGULANT = 'coagulant'
 const SOAKED = /\bsoak|\bboiled\b/
-/** Minutes near the boil until a pulse is cooked: whole, and ground after a soak. Practice. */
 /** A full boil that destroys the toxin of a soaked bean, min. @source FDA Bad Bug Book; local food codes */
 const HARD_BOIL_MIN = 10
+/** Minutes near the boil until a pulse is cooked: whole, and ground after a soak. Practice. */
 const WHOLE_MIN = 15
-const GROUND_MIN = 5
+const GROUND_MIN = 2
+/** Warmer than this in the middle, it was on the heat. Practice. */
+const WARM_C = 50
 const LOCAL_CODE = 'Follow your local food code.'
 
 /** Whether a pulse is soaked for so many minutes, and its water goes. */
@@ -20,6 +22,14 @@ function soaked(story: Story, id: string, minutes: number): boolean {
   if (/overnight|\b(?:[5-9]|1\d|2\d)\s*(?:-\s*\d+\s*)?h/.test(told.prep)) return true
   const steps = story.did(told, 'soak')
   return steps.reduce((sum, { reading }) => sum + reading.minutes, 0) >= minutes
+}
+
+/** Ground after a soak, a pulse cooks through as fast as a batter: its own rule looks at that. */
+function isGround(story: Story, id: string): boolean {
+  const told = story.foods.find((one) => one.id === id)
+  return (
+    told !== undefined && soaked(story, id, 60) && story.did(told, 'blend', 'rice', 'mash', 'chop').length > 0
+  )
 }
 
 /** Pulses, nuts, seeds, soy. @source functional-ingredient rules 32 to 38, 43; FDA Bad Bug Book; limits practice */
@@ -62,15 +72,33 @@ export const PULSE_RULES: readonly MethodRule[] = [
       story.of(RAW_PULSE).flatMap((told) => {
         if (!story.hasSteps || story.joins(told) < 0) return []
         const minutes = story.minutesAt(told, 90) / AT_TEMPERATURE
-        // Ground after a soak, it cooks through as fast as a batter.
-        const isGround = soaked(story, told.id, 60) && story.did(told, 'blend', 'rice').length > 0
-        return minutes >= (isGround ? GROUND_MIN : WHOLE_MIN)
+        return minutes >= WHOLE_MIN || (isGround(story, told.id) && story.minutesAt(told, WARM_C) > 0)
           ? []
           : [
               {
                 lineId: told.id,
                 message: `${told.food.name} cook for ${whole(minutes)} min: they stay hard, and raw.`,
                 remedy: `Simmer them to tender, 15 minutes at the least. ${LOCAL_CODE}`,
+              },
+            ]
+      }),
+  },
+  {
+    id: 'pulse-batter-raw',
+    severity: 'caution',
+    about: 'ground pulses that are not cooked through',
+    find: (story) =>
+      story.of(RAW_PULSE).flatMap((told) => {
+        if (!story.hasSteps || story.joins(told) < 0 || !isGround(story, told.id)) return []
+        if (story.minutesAt(told, WARM_C) <= 0) return []
+        const minutes = story.minutesAt(told, 90) / AT_TEMPERATURE
+        return minutes >= GROUND_MIN
+          ? []
+          : [
+              {
+                lineId: told.id,
+                message: `${told.food.name}, ground after a soak, may stay raw inside: ${whole(minutes)} min at 90 °C or above.`,
+                remedy: `Cook it through to 90 °C in the middle. ${LOCAL_CODE}`,
               },
             ]
       }),
