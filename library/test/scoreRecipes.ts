@@ -142,21 +142,25 @@ interface ReadStep {
 }
 
 /** What each read step holds, in the order in which it was written. */
-function readHolds({ parts }: Assessment, { lines }: GoldRecipe): ReadStep[] {
+function readHolds({ parts }: Assessment, { lines, text: whole }: GoldRecipe): ReadStep[] {
   const numbers = new Map<string, number>()
   const left = new Map<string, number[]>()
   lines.forEach((text, at) => left.set(norm(text), [...(left.get(norm(text)) ?? []), at + 1]))
   let count = 0
   let before = ''
-  for (const part of parts)
-    for (const { lineId, text } of part.lines) {
-      // A written line of two foods is two lines of the same words.
-      if (text !== before) count += 1
-      before = text
-      const known = left.get(norm(text)) ?? []
-      const number = lines.length === 0 ? count : known.length > 1 ? known.shift() : known[0]
-      if (number !== undefined) numbers.set(lineId, number)
-    }
+  // In the order of the text: a group in one line may stand between lines of another part.
+  const written = parts
+    .flatMap((part) => part.lines)
+    .map((line, at) => ({ ...line, at, place: whole.indexOf(line.text) }))
+    .sort((a, b) => (a.place < 0 || b.place < 0 ? a.at - b.at : a.place - b.place || a.at - b.at))
+  for (const { lineId, text } of written) {
+    // A written line of two foods is two lines of the same words.
+    if (text !== before) count += 1
+    before = text
+    const known = left.get(norm(text)) ?? []
+    const number = lines.length === 0 ? count : known.length > 1 ? known.shift() : known[0]
+    if (number !== undefined) numbers.set(lineId, number)
+  }
   const holds = new Map<string, Set<number>>()
   const lastOfPart = new Map<string, string>()
   // A part may take one that stands after it: a few passes settle it.

@@ -5,7 +5,7 @@ const BULLET = /^\s*(?:(?:[-*•▢☐□☑✓✔●◦‣·►▶→➡➜–�
 const NUMBERED =
   /^\s*(?:(?:step\s*)?\d{1,2}\s*[.):]\s+(?=\D)|step\s+\d{1,2}\s*[:.)]?\s*|[a-z]\)\s+|[ivx]{1,4}[.)]\s+)/i
 const STARTS_LIKE_AMOUNT =
-  /^(?:[\d½¼¾⅓⅔⅛⅜⅝⅞]|(?:about|approx\.?|ca\.?)\s+\d|an?\s|one\s|two\s|three\s|four\s|half\s|a?\s?pinch|handful|juice of|zest of|salt\b|oil\b|pepper\b|few\b|some\b|(?:good |big |small |large |generous |heaped |scant )?(?:tbsps?|tsps?|cups?|blocks?|bunch|handful|tins?|cans?|knob|cloves?|sprigs?|pinch|splash|dash|glug|drizzle|pack|packet|jar|stick|thumb)(?: of)? \p{L})/iu
+  /^(?:[\d½¼¾⅓⅔⅛⅜⅝⅞]|(?:about|approx\.?|ca\.?)\s+\d|an?\s|one\s|two\s|three\s|four\s|half\s|a?\s?pinch|handful|juice of|zest of|salt\b|oil\b|pepper\b|few\b|some\b|(?:four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)\b(?! minutes)|(?:good |big |small |large |generous |heaped |scant )?(?:tbsps?|tsps?|cups?|blocks?|bunch|handful|tins?|cans?|knob|cloves?|sprigs?|pinch|splash|dash|glug|drizzle|pack|packet|jar|stick|thumb)(?: of)? \p{L})/iu
 const COLON_HEADING = /^(?:for the [^.]{1,60}|[^.,;\d]{1,60}):$/i
 /** A line this long, or one that reads as a sentence, is a step or a note and not an ingredient. */
 const LONGEST_INGREDIENT = 140
@@ -40,6 +40,9 @@ interface Line {
   readonly next: string | null
 }
 
+/** Stands where a group that was written in one line is over. */
+const GROUP_ENDS = '\u2060'
+
 /** "150 g cashews · 250 ml water · 1 tsp salt" are three lines. */
 function inOneLine(line: string): string[] {
   const commas = /^(?:([\p{L}][\p{L} ]{1,30}):\s*)?(.+)$/u.exec(line)
@@ -48,7 +51,8 @@ function inOneLine(line: string): string[] {
     listed.length > 2 &&
     listed.every((part) => STARTS_LIKE_AMOUNT.test(part) && part.length < 60) &&
     !/[.;]\s/.test(line)
-  if (isCommas) return commas?.[1] === undefined ? listed : [`${commas[1]}:`, ...listed]
+  // A group in one line ends with it.
+  if (isCommas) return commas?.[1] === undefined ? listed : [`${commas[1]}:`, ...listed, GROUP_ENDS]
   const semis = line.split(/\s*;\s+/u)
   if (semis.length > 2 && semis.every((part) => STARTS_LIKE_AMOUNT.test(part) && part.length < 60))
     return semis
@@ -60,8 +64,10 @@ function inOneLine(line: string): string[] {
 
 /** A count and an order: "1 boil", never "1 onion". */
 const COUNTED = /^(\d{1,2})\s+(?=\p{L}{3})/u
-const COUNTED_ORDER =
-  /^\d{1,2}\s+(?:add|blitz|crumble|drop|fish|grease|meanwhile|next|once|then|when|bake|beat|blend|boil|bring|brown|chill|chop|coat|combine|cook|cool|cover|cut|dice|drain|fold|form|freeze|fry|grate|grill|grind|heat|knead|leave|let|make|marinate|mash|melt|mix|peel|place|pour|preheat|press|process|pulse|put|rest|rinse|roast|roll|serve|set|shape|simmer|slice|soak|spread|sprinkle|squeeze|steam|stir|strain|sweat|taste|tip|toast|toss|use|whisk|wrap)\b/iu
+const ORDERS = String.raw`(?:add|blitz|crumble|drop|fish|grease|meanwhile|next|once|then|when|bake|beat|blend|boil|bring|brown|chill|chop|coat|combine|cook|cool|cover|cut|dice|drain|fold|form|freeze|fry|grate|grill|grind|heat|knead|leave|let|make|marinate|mash|melt|mix|peel|place|pour|preheat|press|process|pulse|put|rest|rinse|roast|roll|serve|set|shape|simmer|slice|soak|spread|sprinkle|squeeze|steam|stir|strain|sweat|taste|tip|toast|toss|use|whisk|wrap)\b`
+const COUNTED_ORDER = new RegExp(String.raw`^\d{1,2}\s+${ORDERS}`, 'iu')
+/** An order without a full stop: "Fry tofu in 2 tbsp oil → golden". */
+const ORDER = new RegExp(String.raw`^${ORDERS}\s+(?!for\b)\p{L}[^:]*(?:\s\S+){2}`, 'iu')
 
 /** Lines that count 1, 2, 3 without a mark: "1 boil the cashews". */
 function countedLines(lines: readonly string[]): ReadonlySet<number> {
@@ -120,6 +126,10 @@ class Reader {
   #wasNumbered = false
 
   line(line: Line): void {
+    if (line.raw === GROUP_ENDS) {
+      if (this.#kind === 'ingredients') this.gatherer.back()
+      return
+    }
     const announced = sectionKind(line.words)
     if (announced !== 'part' && !line.isBullet) {
       this.#announced(announced)
@@ -231,6 +241,14 @@ class Reader {
         this.name = words
       else this.gatherer.heading(words)
       this.#kind = 'ingredients'
+      return
+    }
+    // Orders below the list, or an arrow between doings, are the method.
+    const isOrder =
+      hasList && line.isAfterGap && !line.isBullet && (ORDER.test(words) || /\s(?:→|->|=>)\s/u.test(words))
+    if (isOrder && !STARTS_LIKE_AMOUNT.test(words)) {
+      this.#kind = 'method'
+      this.#inMethod(line)
       return
     }
     // A heading above a sentence opens the method.

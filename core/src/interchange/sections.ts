@@ -16,7 +16,7 @@ export function sectionKind(heading: string): SectionKind {
 /** "For the white sauce:" is the part "White sauce". */
 export function partName(heading: string): string {
   const bare = heading
-    .replace(/^for\s+(?:the\s+)?/i, '')
+    .replace(/^for\s+(?:the\s+)?|^to (?:make|prepare) (?:the\s+)?/i, '')
     .replace(/\s*:$/, '')
     .trim()
   return bare === '' ? 'Part' : bare.charAt(0).toUpperCase() + bare.slice(1)
@@ -77,6 +77,7 @@ interface Gathered {
 export class PartGatherer {
   readonly parts: Gathered[] = []
   #pending = 'Main'
+  #before = 'Main'
 
   /** The part that a heading would name, by its place; null where none is called so. */
   at(heading: string): number | null {
@@ -84,7 +85,13 @@ export class PartGatherer {
     return found < 0 ? null : found
   }
 
+  /** A heading holds no longer: lines go where they went before it. */
+  back(): void {
+    this.#pending = this.#before
+  }
+
   heading(name: string): void {
+    this.#before = this.#pending
     this.#pending = partName(name)
   }
 

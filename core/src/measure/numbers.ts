@@ -97,6 +97,44 @@ function decimalAt(text: string, at: number, { isDecimalComma }: NumberOptions):
 const exact = (value: number, end: number): FoundNumber | null =>
   Number.isFinite(value) && value <= 1e6 ? { low: value, high: value, end } : null
 
+const SPELT: ReadonlyMap<string, number> = new Map(
+  'zero one two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen sixteen seventeen eighteen nineteen'
+    .split(' ')
+    .map((word, value): [string, number] => [word, value])
+    .concat(
+      'twenty thirty forty fifty sixty seventy eighty ninety'
+        .split(' ')
+        .map((word, index): [string, number] => [word, 20 + 10 * index]),
+    ),
+)
+const SPELT_WORD = /([a-z]+)(?:[\s-]+|$)/iy
+const skipBlank = (text: string, at: number): number => at + (/^\s*/.exec(text.slice(at))?.[0].length ?? 0)
+
+/** "Fifty", "two hundred and fifty", "seventy-five": numbers above twelve in words. */
+function speltAt(text: string, at: number): FoundNumber | null {
+  let value = 0
+  let end = at
+  let next = at
+  let isLong = false
+  for (let words = 0; words < 6; words += 1) {
+    const found = matchAt(SPELT_WORD, text, next)
+    const word = found?.[1]?.toLowerCase() ?? ''
+    const known = SPELT.get(word)
+    if (found === null) break
+    if (known !== undefined) {
+      if (value % 100 !== 0 && !(value % 10 === 0 && value % 100 >= 20 && known < 10)) break
+      value += known
+      isLong ||= known > 12
+    } else if (word === 'hundred' && value > 0 && value < 20) {
+      value *= 100
+      isLong = true
+    } else if (!(word === 'and' && value > 0 && value % 100 === 0)) break
+    next += found[0].length
+    if (word !== 'and') end = next - (/[\s-]+$/.exec(found[0])?.[0].length ?? 0)
+  }
+  return isLong ? exact(value, end) : null
+}
+
 function wordAt(text: string, at: number): FoundNumber | null {
   const word = matchAt(WORD, text, at)
   if (word === null) return null
@@ -104,6 +142,13 @@ function wordAt(text: string, at: number): FoundNumber | null {
   let end = at + word[0].length
   const rest = text.slice(end, end + 24).toLowerCase()
   if (first === 'a' || first === 'an') {
+    const hundred = /^\s+hundred(?:\s+and)?\b/.exec(rest)
+    if (hundred !== null) {
+      const more = speltAt(text, skipBlank(text, end + hundred[0].length))
+      return /and$/.test(hundred[0]) && more !== null
+        ? exact(100 + more.low, more.end)
+        : exact(100, end + hundred[0].replace(/\s+and$/, '').length)
+    }
     const vague = /^\s+(couple|few|dozen|half|quarter|third)\b(?:\s+of\b(?:\s+an?\b)?)?/.exec(rest)
     if (vague !== null) {
       end += vague[0].length
@@ -113,6 +158,8 @@ function wordAt(text: string, at: number): FoundNumber | null {
     }
     return exact(1, end)
   }
+  const spelt = speltAt(text, at)
+  if (spelt !== null) return spelt
   const value = NUMBER_WORDS.get(first)
   if (value === undefined) return null
   if (value < 1) {

@@ -45,6 +45,8 @@ const stick = (pattern: RegExp, text: string, at: number): RegExpExecArray | nul
 }
 const skipSpace = (text: string, at: number): number => at + (stick(SPACE, text, at)?.[0].length ?? 0)
 
+const BARE_SPOON = /(?:tbsp|tbs|tsp|tablespoon|teaspoon|cup)\b\.?\s+(?:of\s+)?[a-z]{3}/iy
+
 /** Words of a measure that begin the name of a food. */
 const NAMES_A_FOOD = /(?:bottle gourds?|stem (?:ginger|lettuce))\b/iy
 
@@ -169,8 +171,14 @@ function readCounted(
   return { term: { ...inner.term, low: low * inner.term.low, high: high * inner.term.high }, end: inner.end }
 }
 
+/** "Tbsp oil", "teaspoon of salt": a spoon or a cup without a number is one. */
+function bareSpoon(text: string, at: number): { low: number; high: number; end: number } | null {
+  const spoon = stick(BARE_SPOON, text, at)
+  return spoon === null || at !== 0 ? null : { low: 1, high: 1, end: at }
+}
+
 function readTerm(text: string, at: number, options: NumberOptions): FoundTerm | null {
-  const number = readNumber(text, at, options)
+  const number = readNumber(text, at, options) ?? bareSpoon(text, at)
   if (number === null) return null
   const { low, high } = number
   const counted = readCounted(text, low, high, number.end, options)

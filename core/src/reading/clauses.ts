@@ -203,7 +203,10 @@ const MOST_PARSED = 4000
 /** "You'll want to", "make sure to", "go ahead and": what follows is what is to be done. */
 const MODALS =
   /\b(?:(?:you|i|we)(?:['’](?:ll|d|re|m)|\s+will|\s+would)?\s+(?:(?:just|then|also|first|now|only)\s+)*(?:want|need|have|got|ought|going|like)\s+to\s+(?:(?:just|then|also|first)\s+)*|(?:make|be) sure (?:to|you)\s+|go (?:ahead|on) and\s+|remember to\s+|try to\s+|take care to\s+|it(?:['’]s| is) time to\s+)(?=\p{L}{3})/giu
-const withoutModals = (text: string): string => text.replace(MODALS, (found) => ' '.repeat(found.length))
+const withoutModals = (text: string): string =>
+  text
+    .replace(MODALS, (found) => ' '.repeat(found.length))
+    .replace(/\s(?:→|⇒|➜)\s|\s(?:->|=>)\s/gu, (found) => `,${' '.repeat(found.length - 1)}`)
 
 /** A text of instructions cut into its clauses. Kept by its words: reading happens when they change. */
 export function parse(text: string): Parsed {

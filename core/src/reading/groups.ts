@@ -56,6 +56,7 @@ export function takeGroup(
   const verb = t.doing.main.verb?.word ?? ''
   // What the doing brought together itself is everything.
   if (which === 'all' && part === null && t.hasAny) return
+  if (part !== null) t.takes.topic ??= part
   const at = part ?? t.part ?? solePart(t)
   const comesLater = (of: Named): boolean => !isWater(of) && t.isLater(of)
   const fresh = lines.filter(

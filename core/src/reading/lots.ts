@@ -67,6 +67,18 @@ const SIDES = {
 
 const FAT_BASE = new Set(['fat', 'spice', 'herb', 'salt'])
 
+/** What was fried or baked lies in water no more. */
+const DRIES: ReadonlySet<OperationId> = new Set([
+  'brown',
+  'sear',
+  'shallow-fry',
+  'deep-fry',
+  'roast',
+  'grill',
+  'broil',
+  'air-fry',
+  'dehydrate',
+])
 const KEEPS_SIDE: ReadonlySet<OperationId> = new Set(['drain', 'squeeze', 'wash-gluten', 'coagulate'])
 
 const ASIDE =
@@ -145,7 +157,7 @@ export function lotOf(laid: Laid): NewLot {
     isFatBase:
       lines.some(({ foodClass }) => foodClass === 'fat') &&
       lines.every(({ foodClass }) => foodClass !== null && FAT_BASE.has(foodClass)),
-    isInWater: !(operation !== null && KEEPS_SIDE.has(operation)) && inWater,
+    isInWater: !(operation !== null && (KEEPS_SIDE.has(operation) || DRIES.has(operation))) && inWater,
     isSide: false,
     isTap: false,
     statedG: statedIn(wordsOfDoing(laid)) ?? (isOneLot ? (only?.lot.statedG ?? null) : null),

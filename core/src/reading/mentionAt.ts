@@ -237,11 +237,15 @@ function named(here: Here): Answer {
   )
 }
 
+const BECOMES = /\b(?:in)?to (?:an?|some) (?:[\p{L}-]+ ){0,3}$/iu
+
 /** A class of foods, or what a doing made. */
 function wordFor(here: Here): Answer {
   const { token, tokens, index, scene, at, role } = here
   const { stem } = token
   if (VESSELS.has(stem)) return 'nothing'
+  // "To a sticky batter" is what it becomes.
+  if (!PIECE_WORDS.has(stem) && BECOMES.test(here.before)) return 'nothing'
   const made = madeBy(tokens, index)
   if (CLASS_WORDS.has(stem)) return met({ kind: 'class', word: stem, made, at, role, said: saidHere(here) })
   const hasLot = [...scene.bench.lots, ...scene.bench.gone()].some(({ words }) => words.has(stem))

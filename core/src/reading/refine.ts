@@ -53,6 +53,7 @@ const isPouredFood = ({ line, foodClass }: Named): boolean =>
   (line.food.per100g.waterG ?? 0) > 80 &&
   foodClass !== null &&
   (LIQUID.has(foodClass) || foodClass === 'savoury')
+const FRIES: ReadonlySet<OperationId> = new Set(['brown', 'sear', 'shallow-fry', 'grill'])
 const A_DAY = 1440
 const STARCHY: ReadonlySet<FoodClass> = new Set(['flour', 'starch'])
 const BOILS =
@@ -205,6 +206,9 @@ function cooks(words: string, { isWet, last, has, isInFat, isBody, isGoingOn, la
   if (/\b(?:grill|grates?|barbecue|griddle|coals)\b/iu.test(words)) return 'grill'
   if (isInFat && isBody) return 'shallow-fry'
   if (isGoingOn && (last === 'shallow-fry' || last === 'sear')) return last
+  // After a toss with spices the frying goes on.
+  if (isGoingOn && (last === 'coat' || last === 'mix') && lastHeat !== null && FRIES.has(lastHeat))
+    return lastHeat
   const hasFat = has(new Set(['fat']))
   if (last === 'boil' || last === 'simmer' || last === 'heat') return isWet || !hasFat ? 'simmer' : 'simmer'
   if (isWet && !(last !== null && HOT.has(last))) return has(STARCHY) && !hasFat ? 'thicken' : 'simmer'

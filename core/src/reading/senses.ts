@@ -67,7 +67,7 @@ const LETS: readonly (readonly [when: RegExp, operation: OperationId | null])[] 
   [/\b(?:bubble|boil|cook|simmer|reduce)\w*\b[^.;]{0,24}\b(?:away|down|off)\b/iu, 'reduce'],
   [/\b(?:limp|soft|translucent|wilt|collapse|sweat|soften|flop)\w*\b/iu, 'sweat'],
   [/\b(?:sizzle|crackle|splutter|pop|foam)\b/iu, 'toast'],
-  [/\b(?:brown|colour|color|caramelise|caramelize)\b/iu, 'brown'],
+  [/\b(?:brown|colour|color|caramelise|caramelize|catch|char|toast)\b/iu, 'brown'],
   [/\bmelt\b/iu, 'heat'],
   [/\bdown with\b/iu, 'mix'],
   [/\bboil\b/iu, 'boil'],

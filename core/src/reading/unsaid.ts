@@ -44,6 +44,7 @@ export function takeUnsaid(t: Taking): void {
   const { verb } = t.scene
   const unused = lines.filter((of) => bench.left(of.id) > 1e-9 && (t.part === null || of.part === t.part))
   takeVerbFood(t, unused)
+  takeFilling(t)
   if (verb !== null && !t.takes.lines.some(({ of }) => of.purpose === verb)) {
     const hasFat = t.takes.lines.some(({ of }) => of.foodClass === 'fat')
     for (const of of unused) if (of.purpose === verb && !(verb === 'fry' && hasFat)) t.line(of, null, 'with')
@@ -83,6 +84,25 @@ export function takeUnsaid(t: Taking): void {
       t.line(first, null, 'object')
   }
 }
+/** "Hollow it, fill and close": with what the list makes for it. */
+function takeFilling(t: Taking): void {
+  const fills = t.doing.clauses.some(
+    ({ verb, verbTo, to }) =>
+      /^(?:fill|stuff|top|coat|glaze)$/.test(verb?.word ?? '') &&
+      !/\p{L}{3}/u.test(
+        t.doing.parsed.bare.slice(verbTo, to).replace(/\b(?:and|then|it|them|each|the|well)\b/giu, ''),
+      ),
+  )
+  if (!fills) return
+  const word = /\b(?:fill|stuff)/iu.test(t.doing.parsed.text.slice(t.doing.from, t.doing.to))
+    ? /fill|stuff/u
+    : /top|coat|glaz/u
+  const part = t.stage.parts.find(({ names }) => names.some((name) => name.some((one) => word.test(one))))
+  if (part === undefined || t.takes.parts.some(({ of }) => of === part)) return
+  const lot = t.lastLot((one) => one.part === part.part)
+  if (lot !== undefined && !t.isTaken(lot)) t.lot(lot, null, 'with')
+}
+
 /** Verbs that name their food: "salt the slices", "season", "oil the cups". */
 function takeVerbFood(t: Taking, unused: readonly Named[]): void {
   for (const clause of t.doing.clauses) {
