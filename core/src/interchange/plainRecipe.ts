@@ -36,6 +36,7 @@ interface Line {
   readonly isNumbered: boolean
   readonly isBullet: boolean
   readonly isAfterGap: boolean
+  readonly isBeforeGap: boolean
   /** The next line that is not empty. */
   readonly next: string | null
 }
@@ -103,6 +104,7 @@ function linesOf(text: string): Line[] {
         isNumbered,
         isBullet: BULLET.test(raw),
         isAfterGap: at === 0 || all[at - 1] === '',
+        isBeforeGap: all[at + 1] === '',
         next: all.slice(at + 1).find((line) => line !== '') ?? null,
       },
     ]
@@ -124,6 +126,7 @@ class Reader {
   #kind: 'start' | 'ingredients' | 'method' | 'notes' = 'start'
   #heading: string | null = null
   #wasNumbered = false
+  #hasBullets = false
 
   line(line: Line): void {
     if (line.raw === GROUP_ENDS) {
@@ -169,6 +172,7 @@ class Reader {
       COLON_HEADING.test(line.words) ||
       (couldHead(line.words) &&
         !line.isNumbered &&
+        !line.isBullet &&
         line.next !== null &&
         line.next.length > line.words.length &&
         !likeIngredient(line.next) &&
@@ -203,6 +207,18 @@ class Reader {
   #inList(line: Line): void {
     const { words } = line
     const hasList = this.gatherer.parts.length > 0
+    // "A nut rissole": words that stand alone above everything are the title.
+    if (
+      this.name === '' &&
+      !hasList &&
+      line.isBeforeGap &&
+      !line.isBullet &&
+      !/\d/.test(words) &&
+      !COLON_HEADING.test(words)
+    ) {
+      this.name = words
+      return
+    }
     if (
       statedYield(words) !== null &&
       words.length < 70 &&
@@ -245,12 +261,16 @@ class Reader {
     }
     // Orders below the list, or an arrow between doings, are the method.
     const isOrder =
-      hasList && line.isAfterGap && !line.isBullet && (ORDER.test(words) || /\s(?:→|->|=>)\s/u.test(words))
+      hasList &&
+      line.isAfterGap &&
+      !(line.isBullet && this.#hasBullets) &&
+      (ORDER.test(words) || /\s(?:→|->|=>)\s/u.test(words))
     if (isOrder && !STARTS_LIKE_AMOUNT.test(words)) {
       this.#kind = 'method'
       this.#inMethod(line)
       return
     }
+    this.#hasBullets ||= line.isBullet
     // A heading above a sentence opens the method.
     if (
       hasList &&

@@ -202,9 +202,13 @@ const MOST_PARSED = 4000
 
 /** "You'll want to", "make sure to", "go ahead and": what follows is what is to be done. */
 const MODALS =
-  /\b(?:(?:you|i|we)(?:['’](?:ll|d|re|m)|\s+will|\s+would)?\s+(?:(?:just|then|also|first|now|only)\s+)*(?:want|need|have|got|ought|going|like)\s+to\s+(?:(?:just|then|also|first)\s+)*|(?:make|be) sure (?:to|you)\s+|go (?:ahead|on) and\s+|remember to\s+|try to\s+|take care to\s+|it(?:['’]s| is) time to\s+)(?=\p{L}{3})/giu
+  /\b(?:(?:you|i|we)(?:['’](?:ll|d|re|m)|\s+will|\s+would)?\s+(?:(?:just|then|also|first|now|only)\s+)*(?:want|need|have|got|ought|going|like)\s+to\s+(?:(?:just|then|also|first)\s+)*|(?:make|be) sure (?:to|you)\s+|go (?:ahead|on) and\s+|remember to\s+|try to\s+|take care to\s+|it(?:['’]s| is) time to\s+|having\s+(?=\p{L}+ed\b)|blast\s+(?=chill))(?=\p{L}{3})/giu
+/** "**Boil the veg.** Put …": what stands bold above a step names it. */
+const BOLD_TITLE = /^\s*(?:\*\*|__)[^*_\n]{2,60}(?:\*\*|__)[:.]?(?=\s+\S)/u
 const withoutModals = (text: string): string =>
   text
+    .replace(BOLD_TITLE, (found) => ' '.repeat(found.length))
+
     .replace(MODALS, (found) => ' '.repeat(found.length))
     .replace(/\s(?:→|⇒|➜)\s|\s(?:->|=>)\s/gu, (found) => `,${' '.repeat(found.length - 1)}`)
 

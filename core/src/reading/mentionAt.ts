@@ -90,7 +90,8 @@ function everything(here: Here): Answer {
   const isAll =
     token.text === 'all' &&
     !/^(?:the|of|over|but|round|around|sides|your|my)$/.test(next?.text ?? '') &&
-    tokens[index - 1]?.kind !== 'word'
+    // "Combine all with the rice", but not "at all".
+    (tokens[index - 1]?.kind !== 'word' || (next?.text === 'with' && index <= 1))
   if (token.text !== 'everything' && !isAll) return null
   const isElse = next?.text === 'else'
   return met(

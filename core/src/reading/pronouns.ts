@@ -34,7 +34,13 @@ export function takePronoun(
   // What the doing itself named before is meant: "put the dough in a bowl and cover it".
   const hand = t.hand()
   if (before || ((t.takes.lots.length > 0 || t.takes.lines.length > 0) && mention.role === 'object')) return
-  if (t.takes.lots.some(({ lot }) => lot === hand)) return
+  if (hand !== null && t.isTaken(hand)) {
+    // "Fry the paste in it": in what lay there.
+    const other =
+      mention.role === 'in' || mention.role === 'into' ? t.lastLot((lot) => !t.isTaken(lot)) : undefined
+    if (other !== undefined) t.lot(other, null, 'into')
+    return
+  }
   if (hand === null) return
   t.takes.base = hand
   t.lot(hand, mention.said.share, mention.role)

@@ -92,9 +92,12 @@ function lets(words: string): OperationId | null {
   return timeIn(words) === null ? null : 'rest'
 }
 
+const TO_COOL = /\bto (?:cool|go cold|get cold)\b/iu
+
 /** A put-in clause that says where: into the fridge, the oven, or nowhere special. */
 function puts(words: string, clauseText: string): OperationId | null {
   const minutes = timeIn(words)
+  if (TO_COOL.test(clauseText)) return 'cool'
   if (FRIDGE.test(words)) return 'chill'
   if (/\bfreezer\b/iu.test(words)) return 'freeze-thaw'
   if (UNDER_GRILL.test(words) && minutes !== null) return 'broil'
@@ -188,6 +191,8 @@ function changesNothing({ verb: { word }, rest, parsed, clause }: Said): Told {
     timeIn(rest) !== null
   )
     return ['go-on', null]
+  if (/^(?:turn|take|lift|remove|transfer|move|unmould|unmold)$/.test(word) && TO_COOL.test(rest))
+    return does('cool')
   if (word !== 'turn') return NOTHING
   return [/^\s*(?:it|them|the \w+) in the\b/iu.test(rest) ? 'do' : 'none', 'coat']
 }
@@ -231,6 +236,13 @@ function works(said: Said): Told {
     isAfterVessel(said)
   )
     return ['fat', null]
+  // "Pack the carrots with the dill into a jar".
+  if (
+    verb.word === 'pack' &&
+    /\b(?:jars?|crock|bowl|tub)\b/iu.test(rest) &&
+    !/^\s*(?:in|into)\b/iu.test(rest)
+  )
+    return ['put', null]
   // "Flake the tofu into the pan" puts it there.
   if (/^(?:flake|crumble|tear|grate|slice|snip|break|shred|chop|cut)$/.test(verb.word) && INTO_PAN.test(rest))
     return ['put', null]
@@ -247,10 +259,16 @@ function works(said: Said): Told {
 const KEEPS_GOING =
   /^\s*(?:it|them|everything|the pan)?\s*(?:moving|stirring|going|turning|tossing|cooking|bubbling|simmering)\b/iu
 
+const CARRIES = /^(?:scoop|transfer|move|spoon|ladle|scrape|decant|lift)$/
+const INTO_A_VESSEL =
+  /\b(?:in)?to (?:a|an|the|your) (?:[\p{L}-]+ ){0,3}(?:blender|processor|jug|pan|pot|bowl|saucepan|wok|skillet)\b[^.;]*\b(?:with|plus|and|along)\b/iu
+
 function withVerb(said: Said): Told {
   const { verb, rest, full, words, next } = said
   // "Keep it moving 4 minutes": it goes on.
   if (verb.word === 'keep' && KEEPS_GOING.test(full) && timeIn(full) !== null) return ['go-on', null]
+  // "Scoop the vegetables into a blender with the salt" brings them together.
+  if (CARRIES.test(verb.word) && INTO_A_VESSEL.test(rest)) return ['put', null]
   const vessel = onVessel(said)
   if (vessel !== null) return vessel
   switch (verb.kind) {

@@ -81,6 +81,22 @@ function doingWithin(text: string, from: number, mark: number): number {
   return mark
 }
 
+/** "When this boils pour it over": where an order follows without a mark; the stretch's end where none does. */
+function orderWithin(text: string, { from, to }: Span): number {
+  const tokens = tokensOf(text.slice(from, to))
+  for (let index = 3; index < tokens.length - 1; index += 1) {
+    const found = verbOf(tokens[index]?.text ?? '')
+    const next = tokens[index + 1]
+    const isOrder =
+      found?.form === 'bare' &&
+      next !== undefined &&
+      (found.verb.isNoun ? /^(?:it|them|this)$/ : /^(?:it|them|this|the|in|over)$/).test(next.text) &&
+      !/^(?:to|and|or|the|a|you|they|will|can|not)$/.test(tokens[index - 1]?.text ?? '')
+    if (isOrder) return from + (tokens[index]?.at ?? 0)
+  }
+  return to
+}
+
 const stretch = (text: string, words: RegExp, kind: Subordinate['kind']): Subordinate[] =>
   [...text.matchAll(words)].map(({ 0: found, index }) => ({
     from: index + (/^[.;,\s]+/u.exec(found)?.[0].length ?? 0),
@@ -94,7 +110,10 @@ export function subordinatesOf(text: string): Subordinate[] {
   for (const { index, 0: word } of text.matchAll(UNTIL))
     found.push({ from: index, to: untilEnd(text, index + word.length), kind: 'until' })
   for (const words of ASIDES) found.push(...stretch(text, words, 'aside'))
-  found.push(...stretch(text, WHEN, 'aside'), ...stretch(text, WHEN_INSIDE, 'aside'))
+  found.push(
+    ...stretch(text, WHEN, 'aside').map((one) => ({ ...one, to: orderWithin(text, one) })),
+    ...stretch(text, WHEN_INSIDE, 'aside'),
+  )
   found.push(...stretch(text, IF, 'condition'))
   for (const match of text.matchAll(PARTICIPLE)) {
     const word = match[1] ?? ''

@@ -4,6 +4,8 @@ import type { Named } from './named'
 import type { Taking } from './takes'
 import { stemsOf } from './tokens'
 
+/** The tray was oiled for it. */
+const BAKES: ReadonlySet<OperationId> = new Set(['roast', 'air-fry', 'grill', 'broil'])
 /** A method may begin with these and name no food: it is the first of the list. */
 const STARTS: ReadonlySet<OperationId> = new Set([
   'rinse',
@@ -64,7 +66,7 @@ export function takeUnsaid(t: Taking): void {
   const hand = t.hand()
   const isOnlyFat =
     t.operation !== null &&
-    HOT.has(t.operation) &&
+    (HOT.has(t.operation) || BAKES.has(t.operation)) &&
     t.takes.lines.length > 0 &&
     t.takes.lots.length + t.takes.parts.length === 0 &&
     t.takes.lines.every(({ of }) => of.foodClass === 'fat')

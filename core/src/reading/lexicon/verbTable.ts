@@ -234,6 +234,7 @@ cook [noun]
   absorb \b(?:rice|quinoa|bulgur|couscous|millet|polenta|grains?)\b
   heat
 infuse steep = infuse
+smoke cold-smoke hot-smoke [noun] = infuse
 dehydrate = dehydrate
 dry [noun]
   dehydrate \b(?:dehydrat\w+|\d+\s*°?\s*[CF]\b|hours?|oven|sun|airing)\b|\bhair ?dryer\b
