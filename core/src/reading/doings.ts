@@ -88,7 +88,12 @@ interface Group {
 
 const hasOwnObject = ({ clause, words }: Read, parsed: Parsed): boolean => {
   const rest = parsed.bare.slice(clause.verbTo, clause.to)
-  return words !== '' && /^\s*(?:the|a|an|half|\d|two|three|your|each|all the)\b/iu.test(rest)
+  return (
+    words !== '' &&
+    /^\s*(?:the|a|an|half|\d(?![\d–-]*\s*(?:min|mins|minutes?|h|hours?|s|seconds?)\b)|two|three|your|each|all the)\b/iu.test(
+      rest,
+    )
+  )
 }
 
 const doingsOfText = new Map<string, readonly DoingText[]>()

@@ -55,13 +55,16 @@ export const moveLine = (partId: string, lineId: string, to: number): Command =>
   }),
 })
 
+const isList = (lines: FormulaLine | readonly FormulaLine[]): lines is readonly FormulaLine[] =>
+  Array.isArray(lines)
+
 /** Replaces a line by a new reading of it; its id stays. Words that name more foods bring more lines. */
 export const rewriteLine = (
   partId: string,
   lines: FormulaLine | readonly FormulaLine[],
   merge?: string,
 ): Command => {
-  const [line, ...more] = [lines].flat() as FormulaLine[]
+  const [line, ...more]: readonly FormulaLine[] = isList(lines) ? lines : [lines]
   return {
     label: 'change a line',
     ...(merge === undefined ? {} : { merge }),
@@ -76,8 +79,7 @@ export const rewriteLine = (
 
 /** Lines that shared their written words with one that is gone or changed say their own. */
 function ownWords(part: Draft<Part>): void {
-  if (part.lines.some(({ sharesText }) => sharesText !== undefined))
-    part.lines = withOwnWords(part.lines as FormulaLine[])
+  if (part.lines.some(({ sharesText }) => sharesText !== undefined)) part.lines = withOwnWords(part.lines)
 }
 
 export const chooseFood = (partId: string, lineId: string, food: Ingredient): Command => ({

@@ -38,7 +38,8 @@ export function withOwnWords(lines: readonly FormulaLine[]): FormulaLine[] {
         ? !(lines[at + 1]?.sharesText === 'more' && lines[at + 1]?.text === line.text)
         : !(lines[at - 1]?.sharesText !== undefined && lines[at - 1]?.text === line.text)
     if (!isAlone) return line
-    const { sharesText: _, ...own } = line
+    const own = { ...line }
+    delete own.sharesText
     // Words that were composed for it since are its own already.
     return readsAsSeveral(line.text)
       ? { ...own, text: composeLine(line.amount === null ? '' : formatAmount(line.amount), line) }
