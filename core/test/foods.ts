@@ -38,6 +38,7 @@ export const food = (id: string, known: Partial<Ingredient> = {}): Ingredient =>
   umami: null,
   functional: null,
   allergens: [],
+  mayHold: [],
   cautions: [],
   source: 'made up for tests',
   origin: 'library',

@@ -11,6 +11,7 @@ import {
   methodRules,
   ratioFindings,
   runFindings,
+  labelFindings,
   safetyFindings,
   unitSlips,
 } from '../rules'
@@ -152,6 +153,7 @@ function work(
   const findings = [
     ...lineFindings(lines, library, kitchen),
     ...safetyFindings(lines, method),
+    ...labelFindings(lines, library.allergens),
     ...unitSlips(lines, rawMassG, kitchen, part.name),
     ...lineSlips(lines, stepTexts, rawMassG, kitchen),
     ...listAgainstSteps(lines, part.steps, kitchen),

@@ -17,6 +17,8 @@ export interface OwnFood {
   readonly foodClass: FoodClass
   readonly per100g: Partial<Composition>
   readonly allergens: readonly string[]
+  /** Allergens that its parts may hold by their labels. */
+  readonly mayHold?: readonly string[]
   readonly source: string
 }
 
@@ -130,6 +132,7 @@ export function ownIngredient(own: OwnFood): Result<Ingredient> {
     umami: null,
     functional: null,
     allergens: [...own.allergens],
+    mayHold: [...(own.mayHold ?? [])],
     cautions: [],
     source: own.source,
     origin: 'own',
@@ -176,6 +179,7 @@ export function mixedIngredient(
     foodClass: heaviest?.food.foodClass ?? 'savoury',
     per100g,
     allergens: [...new Set(counted.flatMap(({ food }) => food.allergens))],
+    mayHold: [...new Set(counted.flatMap(({ food }) => food.mayHold))],
     source: `mixed of ${counted
       .map(({ food }) => food.name.toLowerCase())
       .join(', ')

@@ -189,6 +189,8 @@ export const Ingredient = z.strictObject({
     .nullable(),
   functional: FunctionalData.nullable(),
   allergens: z.array(z.string()),
+  /** Allergens that bought kinds of it often hold and this entry does not count: the label tells. */
+  mayHold: z.array(z.string()).default([]),
   cautions: z.array(z.string()),
   source: z.string().min(1, 'Say where the composition comes from.'),
   origin: z.enum(['library', 'own']),

@@ -2,7 +2,7 @@ export { dietsOf, exclusionFindings, isAnimal, isExcluded, limitFindings } from 
 export { byHarm, findingKey, type Found } from './finding'
 export { lineFindings } from './lines'
 export { runFindings } from './run'
-export { safetyFindings } from './safety'
+export { labelFindings, safetyFindings } from './safety'
 export { lineSlips } from './lineSlips'
 export { listAgainstSteps, usedUnlisted } from './methodSlips'
 export { unitSlips } from './slips'

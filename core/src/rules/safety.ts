@@ -1,4 +1,5 @@
 import type { ResolvedLine } from '../composition'
+import type { Allergen } from '../model'
 import type { PartRun } from '../process'
 import type { Found } from './finding'
 
@@ -99,4 +100,41 @@ export function safetyFindings(lines: readonly ResolvedLine[], method: PartRun |
       ]
     })
   })
+}
+
+const list = (names: readonly string[]): string => names.join(', ')
+
+/**
+ * Allergens that bought kinds of the foods often hold, beside those that the part is known to hold: one finding, on the
+ * first such line.
+ * @source practice; labels of bought sauces, stocks, pastes and spreads
+ */
+export function labelFindings(
+  lines: readonly ResolvedLine[],
+  allergens: ReadonlyMap<string, Allergen>,
+): Found[] {
+  const held = new Set(lines.flatMap(({ food }) => food?.allergens ?? []))
+  const doubtful = lines.flatMap(({ food, line }) => {
+    const more = (food?.mayHold ?? []).filter((id) => !held.has(id))
+    return food === null || more.length === 0 ? [] : [{ line, food, more }]
+  })
+  const [first] = doubtful
+  if (first === undefined) return []
+  const named = new Map(
+    doubtful.map(({ food, more }) => [
+      food.name,
+      list(more.map((id) => (allergens.get(id)?.name ?? id).toLowerCase())),
+    ]),
+  )
+  return [
+    {
+      rule: 'read-the-label',
+      severity: 'info',
+      lineId: first.line.id,
+      message: `Bought kinds may hold allergens that are not counted here: ${[...named]
+        .map(([name, more]) => `${name} (${more})`)
+        .join('; ')}.`,
+      remedy: 'Read the label of the one you use, and name what it holds.',
+    },
+  ]
 }

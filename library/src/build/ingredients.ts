@@ -124,10 +124,25 @@ const typedCounts = (cell: string | undefined): CountMeasure[] =>
         source: 'practice',
       }
     })
-const typedDensity = (cell: string | undefined): VolumeMeasure[] => {
-  if (cell === undefined) return []
-  const [gPerMl, rsd] = cell.split(':')
-  return [{ form: null, gPerMl: Number(gPerMl), rsd: Number(rsd) / 100, source: 'practice' }]
+/** "0.55:7/0.17:25@chopped": densities with relative sd in percent, some for one form alone. */
+const typedDensity = (cell: string | undefined): VolumeMeasure[] =>
+  (cell ?? '')
+    .split('/')
+    .filter((entry) => entry !== '')
+    .map((entry) => {
+      const [measure = '', form = null] = entry.split('@')
+      const [gPerMl, rsd] = measure.split(':')
+      return { form, gPerMl: Number(gPerMl), rsd: Number(rsd) / 100, source: 'practice' }
+    })
+
+/** "=beetroot!raw beetroot": the names of another row, without those that say another state. */
+function namesOf(row: Row, rows: ReadonlyMap<string, Row>): string[] {
+  const names = row['names'] ?? ''
+  if (!names.startsWith('=')) return listIn(row, 'names')
+  const [id = '', ...without] = names.slice(1).split('!')
+  const other = rows.get(id)
+  if (other === undefined) throw new Error(`${row['id']}: names refer to no food`)
+  return listIn(other, 'names').filter((name) => !without.includes(name))
 }
 
 /** Joins the tables into ingredients. Throws on a reference to nothing or on a value outside its schema. */
@@ -155,9 +170,6 @@ export function joinIngredients(tables: Tables): Joined {
     const id = row['id'] ?? ''
     const extras = extrasOf(row)
     const foodClass = FoodClass.parse(row['class'])
-    const names = row['names'] ?? ''
-    const namesRow = names.startsWith('=') ? rows.get(names.slice(1)) : row
-    if (namesRow === undefined) throw new Error(`${id}: names refer to no food`)
     const code = row['src'] ?? ''
     const tableRow = code === 'T' ? null : tables.publicTable.get(code)
     if (tableRow === undefined) throw new Error(`${id}: the public table has no ${code}`)
@@ -172,7 +184,7 @@ export function joinIngredients(tables: Tables): Joined {
     return Ingredient.parse({
       id,
       name: row['name'],
-      otherNames: listIn(namesRow, 'names'),
+      otherNames: namesOf(row, rows),
       state: row['state'] === '' ? null : row['state'],
       foodClass,
       per100g: composition.per100g,
@@ -220,6 +232,7 @@ export function joinIngredients(tables: Tables): Joined {
             },
       functional: functionalOf(functional),
       allergens: (extras.get('al') ?? '').split(',').filter((entry) => entry !== ''),
+      mayHold: (extras.get('may') ?? '').split(',').filter((entry) => entry !== ''),
       cautions: [
         ...(extras.has('caution') ? [extras.get('caution') ?? ''] : []),
         ...(extras.has('fortified') ? [`fortified-${extras.get('fortified')}`] : []),

@@ -3,10 +3,12 @@ import { fitRates } from '@frijol/core/process'
 import { lawOf } from '@frijol/core/program'
 import type { Allergen, Conversion } from '@frijol/core/model'
 import { readPublicTable } from './composition'
+import { disagreements, statePairs } from './agreement'
 import { readFacts } from './facts'
 import { joinIngredients } from './ingredients'
 import { originalFrom } from './originals'
 import { provenancePage } from './provenance'
+import { revised } from './revisions'
 import { numberIn, readTable, type Row } from './table'
 import { compositionFaults } from './validate'
 import { cookedWater, readKin, readYields } from './yields'
@@ -15,8 +17,9 @@ const data = (name: string): URL => new URL(`../../data/${name}`, import.meta.ur
 const byId = (rows: readonly Row[], column = 'id'): ReadonlyMap<string, Row> =>
   new Map(rows.map((row) => [row[column] ?? '', row]))
 
-const { ingredients, unused } = joinIngredients({
-  foods: readTable(data('foods.psv'), '|'),
+const rows = readTable(data('foods.psv'), '|')
+const { ingredients: joined, unused } = joinIngredients({
+  foods: rows,
   publicTable: readPublicTable(),
   measures: byId(readTable(data('measures.csv'))),
   functional: byId(readTable(data('functional.csv'))),
@@ -24,6 +27,8 @@ const { ingredients, unused } = joinIngredients({
   umami: byId(readTable(data('umami.csv'))),
   classHolding: byId(readTable(data('class-holding.csv')), 'food_class'),
 })
+const revisions = readTable(data('revisions.csv'))
+const { ingredients, faults: revisionFaults } = revised(joined, revisions)
 const allergens = readTable(data('allergens.csv')).map((row): Allergen => ({
   id: row['id'] ?? '',
   name: row['name'] ?? '',
@@ -49,12 +54,16 @@ const facts = readFacts(new Set(foods.keys()))
 const originals = readTable(data('originals.csv')).map(originalFrom)
 
 const known = new Set(allergens.map(({ id }) => id))
-const faults = ingredients.flatMap((ingredient) => [
-  ...compositionFaults(ingredient),
-  ...ingredient.allergens
-    .filter((id) => !known.has(id))
-    .map((id) => `${ingredient.id}: unknown allergen ${id}`),
-])
+const faults = [
+  ...revisionFaults,
+  ...disagreements(statePairs(ingredients, rows, conversions), readTable(data('agreement.csv'))),
+  ...ingredients.flatMap((ingredient) => [
+    ...compositionFaults(ingredient),
+    ...[...ingredient.allergens, ...ingredient.mayHold]
+      .filter((id) => !known.has(id))
+      .map((id) => `${ingredient.id}: unknown allergen ${id}`),
+  ]),
+]
 for (const { fromId, toId, factor, low, high, source } of conversions) {
   for (const id of [fromId, toId]) {
     if (!ingredients.some((ingredient) => ingredient.id === id)) faults.push(`conversions: no food ${id}`)
@@ -86,8 +95,13 @@ writeFileSync(
 )
 writeFileSync(
   new URL('../../../docs/library-provenance.md', import.meta.url),
-  provenancePage(sorted, originals, readTable(data('yields.csv')), (table) =>
-    readTable(data(`${table}.csv`)),
-  ),
+  provenancePage({
+    ingredients: sorted,
+    originals,
+    yields: readTable(data('yields.csv')),
+    facts: (table) => readTable(data(`${table}.csv`)),
+    revisions,
+    agreement: readTable(data('agreement.csv')),
+  }),
 )
 console.log(`${sorted.length} ingredients, ${originals.length} originals, ${allergens.length} allergens`)

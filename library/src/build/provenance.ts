@@ -26,12 +26,21 @@ export const FACT_TABLES = [
 ] as const
 
 /** The page that says where every figure of the library comes from. */
-export function provenancePage(
-  ingredients: readonly Ingredient[],
-  originals: readonly Original[],
-  yields: readonly Row[],
-  facts: (table: (typeof FACT_TABLES)[number][0]) => readonly Row[],
-): string {
+export function provenancePage({
+  ingredients,
+  originals,
+  yields,
+  facts,
+  revisions,
+  agreement,
+}: {
+  readonly ingredients: readonly Ingredient[]
+  readonly originals: readonly Original[]
+  readonly yields: readonly Row[]
+  readonly facts: (table: (typeof FACT_TABLES)[number][0]) => readonly Row[]
+  readonly revisions: readonly Row[]
+  readonly agreement: readonly Row[]
+}): string {
   const typed = ingredients.filter(({ source }) => source.startsWith('typed')).length
   const rows = ingredients.map((food) => {
     const { waterG, proteinG, fatG, carbohydrateG, fibreG, sodiumMg } = food.per100g
@@ -86,5 +95,44 @@ export function provenancePage(
       return `| ${food} | ${operation} | ${factor} | ${low} to ${high} | ${conditions} | ${source} |`
     }),
     '',
+    ...secondLook(revisions, agreement),
+    '',
   ].join('\n')
+}
+
+const plain = (cell: string | undefined): string => (cell ?? '').replaceAll('|', '/')
+
+/** What a second look at the tables changed, what it left and why, and where two states of one food still differ. */
+function secondLook(revisions: readonly Row[], agreement: readonly Row[]): string[] {
+  const of = (taken: string): readonly Row[] => revisions.filter((row) => row['taken'] === taken)
+  const changed = [...of('yes'), ...of('tables')]
+  return [
+    '## Second look',
+    '',
+    `${of('yes').length} single values were replaced, ${of('tables').length} names, allergens, densities, pieces and conversions were mended in their tables, ${of('no').length} proposals were left. The build refuses a revision whose former value is not what the table holds.`,
+    '',
+    '| food | field | was | now | range | confidence | why |',
+    '|---|---|---|---|---|---|---|',
+    ...changed.map(
+      ({ id, field, was, value, low, high, confidence, why }) =>
+        `| ${id} | ${field} | ${plain(was)} | ${plain(value)} | ${low === '' ? '–' : `${low} to ${high}`} | ${confidence} | ${plain(why)} |`,
+    ),
+    '',
+    '### Left as it was',
+    '',
+    '| food | field | stands | proposed | why it was left |',
+    '|---|---|---|---|---|',
+    ...of('no').map(
+      ({ id, field, was, value, left_because: why }) =>
+        `| ${id} | ${field} | ${plain(was)} | ${plain(value)} | ${plain(why)} |`,
+    ),
+    '',
+    '### Two states of one food that differ per dry matter',
+    '',
+    'Beyond 10 % of protein, fat, carbohydrate with fibre, or 25 % of fibre, the build asks for a reason.',
+    '',
+    '| from | to | what | reason |',
+    '|---|---|---|---|',
+    ...agreement.map(({ from, to, what, reason }) => `| ${from} | ${to} | ${what} | ${plain(reason)} |`),
+  ]
 }
