@@ -368,6 +368,12 @@ export const RULE_CASES: readonly RuleCase[] = [
     'Stir the soy yogurt into the soy milk. / Culture at 40 °C for 12 hours.',
   ),
   steps(
+    'culture-hardly-sour',
+    '500 ml soy milk / 50 g soy yogurt',
+    'Stir the soy yogurt into the soy milk. / Culture at 40 °C for 7.5 hours.',
+    'Stir the soy yogurt into the soy milk. / Culture at 40 °C for 12 hours.',
+  ),
+  steps(
     'wine-raw',
     '200 g onion / 100 ml white wine',
     'Brown the onion for 8 minutes. / Cool it for 2 hours. / Stir in the white wine.',

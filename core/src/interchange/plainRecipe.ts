@@ -211,7 +211,7 @@ class Reader {
     if (
       this.name === '' &&
       !hasList &&
-      line.isBeforeGap &&
+      (line.isBeforeGap || YIELD_FIRST.test(line.next ?? '')) &&
       !line.isBullet &&
       !/\d/.test(words) &&
       !COLON_HEADING.test(words)

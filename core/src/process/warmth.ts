@@ -54,6 +54,9 @@ const STIRRED_TAU_MIN = 3
 const MEDIUM_C = { pan: 100, liquid: 96, oil: 103, steam: 100, pressure: 118 } as const
 /** Minutes near the end temperature, of all minutes: warming up does not count. Practice. */
 export const AT_TEMPERATURE = 0.7
+/** A mass with more water than this runs in the pot, bound or not. Practice. */
+const THIN_SHARE = 0.8
+const BOILING_C = 98
 const PROTEIN_SET_C = [65, 90] as const
 export const ROOM_C = 20
 
@@ -87,7 +90,12 @@ export function coreAfter(bench: Bench, minutes: number): number {
   if (spec.medium === 'none') return spec.id === 'hold' && !Number.isNaN(bench.tempC) ? bench.tempC : start
   const medium = feltC(bench)
   const isBody = op.form !== 'pieces' && op.form !== 'crumble'
-  const isLoose = op.phase === 'liquid' || bench.looseG > bench.massG / 2
+  const isLoose =
+    op.phase === 'liquid' ||
+    bench.looseG > bench.massG / 2 ||
+    ((op.isMixed || op.phase !== 'pieces') && bench.waterG > THIN_SHARE * bench.massG)
+  // "Bring to the boil" lasts until it boils.
+  if (!isBody && op.reachesBoil && isLoose) return Math.max(start, BOILING_C)
   // "Boil 4 minutes" counts from the boil: a pot of liquid is as hot as it is said to be.
   if (!isBody && spec.medium === 'liquid' && minutes > 0 && isLoose) return Math.max(start, medium)
   if (!isBody && (spec.medium === 'pan' || spec.medium === 'liquid'))

@@ -279,6 +279,7 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
     gelRows: spec?.id === 'spherify' ? droppedRows(writer, takes) : [],
     isLeathery: spec?.id === 'dehydrate' && piecesOfStep(step).isLeathery,
     isRise: piecesOfStep(step).isRise,
+    reachesBoil: piecesOfStep(step).reachesBoil,
     isDrained,
     rateKey,
     airShiftC:

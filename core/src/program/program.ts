@@ -128,6 +128,8 @@ export interface Op {
   readonly isLeathery: boolean
   /** It comes to the boil and no more. */
   readonly isRise: boolean
+  /** It goes on until it boils, however long that takes. */
+  readonly reachesBoil: boolean
   readonly isWrapped: boolean
   readonly isDrained: boolean
   /** Operation whose constants hold. */

@@ -182,11 +182,29 @@ const RULES: readonly ((at: At) => boolean)[] = [
   isFried,
 ]
 
+const SERVES = /^(?:divide|spoon|pile|spread|shape|scoop|transfer|tip|ladle|heap|portion|fill)$/
+const UNKNOWN_NOUN =
+  /^\s*(?:the |your |this )?(?!(?:it|them|this|these|those|in|into|on|onto|over|out|up|between|evenly|everything|all|half|each|among|among|a|an|some)\b)[\p{L}-]{4,}/iu
+
+/** "Divide the salad between the toasts": a noun that no list knows is what most foods are in, not the last slice of bread. */
+function theDish(t: Taking, { verb }: Clause, hand: Lot, rest: string): Lot | undefined {
+  if (!SERVES.test(verb?.word ?? '') || !UNKNOWN_NOUN.test(rest) || hand.holds.size > 2) return undefined
+  const [rich] = t.stage.bench.lots
+    .filter((lot) => !lot.isSide && lot.holds.size >= 4)
+    .sort((a, b) => b.holds.size - a.holds.size)
+  return rich
+}
+
 /** Takes the lot that a clause goes on with: what is in hand, or what its words put it into. */
 export function joinBase(t: Taking, clause: Clause, said: Said): void {
   const hand = t.hand()
   if (hand === null) return
   const rest = t.doing.parsed.bare.slice(clause.verbTo, clause.to)
+  const rich = said.hasObject || said.before ? undefined : theDish(t, clause, hand, rest)
+  if (rich !== undefined) {
+    t.join(rich)
+    return
+  }
   const at: At = {
     ...said,
     t,

@@ -212,14 +212,23 @@ const withoutModals = (text: string): string =>
     .replace(MODALS, (found) => ' '.repeat(found.length))
     .replace(/\s(?:→|⇒|➜)\s|\s(?:->|=>)\s/gu, (found) => `,${' '.repeat(found.length - 1)}`)
 
+/** "Cook 2 minutes before adding the stock": first the one, then the other. */
+const BEFORE_PUT =
+  /,?\s+before (add|stir|pour|fold|tipp|whisk|spoon|scatter|sprinkl|spread|turn)ing(?=\s+(?:in\b|on\b|over\b|the\b|\p{L}+))/giu
+const inOrder = (text: string): string =>
+  text.replace(BEFORE_PUT, (found, stem: string) =>
+    `, ${stem === 'tipp' ? 'tip' : stem === 'sprinkl' ? 'sprinkle' : stem}`.padEnd(found.length),
+  )
+
 /** A text of instructions cut into its clauses. Kept by its words: reading happens when they change. */
 export function parse(text: string): Parsed {
   const known = parsed.get(text)
   if (known !== undefined) return known
-  const subordinates = subordinatesOf(text)
-  const bare = withoutModals(without(text, subordinates))
-  const clauses = sentencesIn(text).flatMap((sentence, number) =>
-    clausesOf(text, bare, sentence, number, subordinates),
+  const ordered = inOrder(text)
+  const subordinates = subordinatesOf(ordered)
+  const bare = withoutModals(without(ordered, subordinates))
+  const clauses = sentencesIn(ordered).flatMap((sentence, number) =>
+    clausesOf(ordered, bare, sentence, number, subordinates),
   )
   const made = { text, bare, subordinates, clauses }
   if (parsed.size >= MOST_PARSED) parsed.clear()

@@ -176,6 +176,8 @@ function gather(parsed: Parsed): DoingText[] {
     } else if (joins) {
       last.clauses.push(...lead, read)
       last.main = read
+    } else if (last?.main != null && isSame && isTopped(last.main, read)) {
+      last.clauses.push(...lead, read)
     } else if (
       last?.main != null &&
       last.main.operation !== null &&
@@ -223,6 +225,11 @@ const AFTER_PUT: ReadonlySet<OperationId> = new Set([
 const isLayering = (a: Read, b: Read): boolean =>
   /^(?:spread|layer|top|press|pile|line|assemble)$/.test(a.clause.verb?.word ?? '') &&
   /^(?:spread|layer|top|press|pile|assemble)$/.test(b.clause.verb?.word ?? '')
+/** "Divide the salad between four slices and top with the rest": it is built in one go. */
+const isTopped = (a: Read, b: Read): boolean =>
+  /^(?:spread|layer|pile|divide|spoon|fill|assemble)$/.test(a.clause.verb?.word ?? '') &&
+  a.operation === 'shape' &&
+  /^(?:top|sandwich)$/.test(b.clause.verb?.word ?? '')
 /** Said twice in a sentence they are one doing. */
 const MERGES: ReadonlySet<OperationId> = new Set(['chop', 'freeze-thaw', 'shape'])
 

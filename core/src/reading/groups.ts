@@ -1,4 +1,5 @@
 import type { FoodClass } from '../model'
+import type { Lot } from './bench'
 import { CLASS_WORDS } from './lexicon/things'
 import { isDry, isWater } from './kinds'
 import type { Named } from './named'
@@ -71,8 +72,11 @@ export function takeGroup(
   )
   const lots = bench.lots.filter((lot) => !lot.isSide && (at === null || lot.part === at))
   if (which === 'dry' || which === 'wet') {
-    const byWord = bench.lots.filter((lot) => lot.words.has(which)).at(-1)
-    if (byWord !== undefined) t.lot(byWord, null, role)
+    const byWord = bench.lots.filter((lot) => lot.words.has(which) && !t.isTaken(lot)).at(-1)
+    const dry =
+      which === 'dry' && wanted.length === 0 ? bench.lots.filter((lot) => isAllDry(t, lot)).at(-1) : undefined
+    const lot = byWord ?? dry
+    if (lot !== undefined) t.lot(lot, null, role)
     else for (const of of wanted) t.line(of, null, role)
     return
   }
@@ -85,6 +89,12 @@ export function takeGroup(
   }
   for (const of of wanted) t.line(of, null, role)
   if (which === 'all' && part === null && !isList) for (const lot of lots) t.lot(lot, null, role)
+}
+
+/** Made of dry foods, and of some that are not known. */
+const isAllDry = ({ stage: { lines } }: Taking, lot: Lot): boolean => {
+  const held = lines.filter(({ id, line }) => lot.holds.has(id) && line?.food != null)
+  return !lot.isSide && held.length > 0 && held.every(isDry)
 }
 
 function solePart(t: Taking): number | null {

@@ -106,6 +106,16 @@ export interface Laid {
   readonly lines: readonly Named[]
 }
 
+const GELS: ReadonlySet<OperationId> = new Set([
+  'mix',
+  'heat',
+  'boil',
+  'simmer',
+  'thicken',
+  'hydrate',
+  'blend',
+])
+
 const SIDE_NAMES: ReadonlySet<string> = new Set(['liquor', 'liquid', 'broth', 'stock'])
 
 const wordsOfDoing = ({ doing }: Laid): string => doing.parsed.text.slice(doing.from, doing.to)
@@ -118,6 +128,8 @@ function callsOf(laid: Laid): Set<string> {
   if (lines.length > 0 && lines.every(isDry))
     for (const word of ['dry', 'powder', 'meal', 'crumb']) words.add(word)
   else if (takes.lines.length > 0 && takes.lots.length === 0) words.add('wet')
+  if (operation !== null && GELS.has(operation) && lines.some(({ foodClass }) => foodClass === 'gum'))
+    words.add('gel')
   // What kept liquor went into is called so still.
   for (const { lot } of takes.lots)
     if (lot.isSide && operation !== null && POURED.has(operation))

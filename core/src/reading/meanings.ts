@@ -81,6 +81,11 @@ function takeMade(t: Taking, verb: Verb | null, { said, role }: Pick<Mention, 's
 export function takeNamed(t: Taking, mention: Extract<Mention, { kind: 'named' }>): void {
   const { bench, lastWater } = t.stage
   const { said, role } = mention
+  const product = mention.product === null ? undefined : madeOf(t, mention)
+  if (product !== undefined) {
+    t.lot(product, said.share, role, said.amountG)
+    return
+  }
   for (const of of mention.of) {
     if (t.excepted.has(of.id)) continue
     if (of.kind === 'part') {
@@ -122,6 +127,23 @@ export function takeNamed(t: Taking, mention: Extract<Mention, { kind: 'named' }
   }
 }
 
+const WORKED_UP: ReadonlySet<OperationId> = new Set(['mix', 'blend', 'whip', 'rice', 'mash', 'grate'])
+
+/** "The tofu cream": what was made of any food of that name and does not stand in hand already, be it called so or not. */
+function madeOf(t: Taking, { word, product, of }: Extract<Mention, { kind: 'named' }>): Lot | undefined {
+  const alike = t.stage.lines.filter((line) => line.names.some((name) => name.includes(word)))
+  if (alike.length < 2 || of.some(({ kind }) => kind === 'part')) return undefined
+  const made = t.stage.bench.lots.filter(
+    (lot) => !lot.isSide && alike.some(({ id }) => lot.holds.has(id)) && !t.isTaken(lot),
+  )
+  const called = made.filter((lot) => product !== null && lot.words.has(product))
+  return (
+    called.length > 0
+      ? called
+      : made.filter(({ operation }) => operation !== null && WORKED_UP.has(operation))
+  ).find((lot) => lot !== t.hand())
+}
+
 /** A line that is in a lot already stands for the lot. */
 function takeUsedUp(
   t: Taking,
@@ -145,12 +167,29 @@ function takeUsedUp(
   if (role !== 'object' && of.foodClass !== null && AMOUNTS_TO_NOTHING.has(of.foodClass)) {
     if (!bench.lots.some((lot) => lot.holds.has(of.id) && lot.holds.size <= 2)) return
   }
-  if (t.takes.lots.some(({ lot }) => lot.holds.has(of.id))) return
+  if (t.takes.lots.some(({ lot }) => lot.holds.has(of.id))) {
+    const other = role === 'object' ? undefined : mostOf(t, word)
+    if (other !== undefined) t.lot(other, said.isStated ? said.share : null, role)
+    return
+  }
   const holding = bench.holding(of.id).sort((a, b) => a.holds.size - b.holds.size || b.order - a.order)
   const byWord = bench.lots.filter((lot) => !lot.isSide && lot.words.has(word)).at(-1)
   const [lot] = holding
   const chosen = byWord !== undefined && byWord.holds.has(of.id) ? byWord : lot
   if (chosen !== undefined) t.lot(chosen, said.isStated ? said.share : null, role)
+}
+
+/** "Into the broth", where some of the broth is in the dumplings: the lot that is broth for its larger part. */
+function mostOf(t: Taking, word: string): Lot | undefined {
+  const alike = t.stage.lines.filter(({ names, own }) =>
+    names.slice(0, own).some((name) => name.at(-1) === word),
+  )
+  const massOf = (ids: readonly Named[], lot: Lot): number =>
+    ids.reduce((sum, { id, line }) => sum + (lot.holds.has(id) ? (line?.mass?.value ?? 0) : 0), 0)
+  return t.lastLot(
+    (lot) =>
+      !t.isTaken(lot) && massOf(alike, lot) > 0.5 * massOf(t.stage.lines, lot) && massOf(alike, lot) > 0,
+  )
 }
 
 function takePart(t: Taking, of: Named, { role, said, word }: Extract<Mention, { kind: 'named' }>): void {

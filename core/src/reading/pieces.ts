@@ -111,6 +111,8 @@ export interface StepPieces {
   readonly isLeathery: boolean
   /** It only comes to the boil: what goes on there is told next. */
   readonly isRise: boolean
+  /** It goes on until it boils, however long that takes. */
+  readonly reachesBoil: boolean
   /** It is drawn through something and lifted out of it. */
   readonly isDipped: boolean
 }
@@ -122,6 +124,8 @@ const IN_DISH =
 const LEATHERY = /\b(?:leathery|leather|chewy|pliable|supple|bends?|bendy|tacky|semi-?dried|half-?dried)\b/i
 const RISES =
   /\b(?:bring|brought|come|comes|coming|get|up)\b[^.;]{0,48}\b(?:boil|bubble|bubbles|simmer)\b|[,;]\s*(?:then |and )?boil(?=[,.;]|$)/i
+const TO_BOIL =
+  /\b(?:to|reaches|until|till|at) (?:it (?:starts to |comes to )?)?(?:the |a |full |rolling |gentle |rapid )*(?:boil|boils|boiling|simmer|simmers)\b/i
 const DIPS = /\b(?:dip|drag|dredge|draw|roll|dunk|pass)(?:s|ping|ging|ing)?\b/i
 const EDIBLE_WRAP = /\b(?:skin|leaf|leaves|rice paper|pastry)\b/i
 
@@ -139,6 +143,7 @@ export function piecesOfStep(step: Step): StepPieces {
     isInDish: IN_DISH.test(text) && !/\bfrying pan\b/i.test(text),
     isLeathery: LEATHERY.test(text),
     isRise: operation === 'boil' && step.durationMin === null && step.until === null && RISES.test(text),
+    reachesBoil: (operation === 'boil' || operation === 'heat') && TO_BOIL.test(step.text),
     isDipped: DIPS.test(step.text),
   }
   stepPieces.set(step, made)

@@ -92,6 +92,9 @@ function lets(words: string): OperationId | null {
   return timeIn(words) === null ? null : 'rest'
 }
 
+const IN_WATER =
+  /\b(?:in|into|with) (?:plenty of |lots of |enough |a bowl of )?(?:cold |cool |fresh |tepid )*water\b/iu
+const BEFORE_DAY = /\b(?:night before|overnight|day before)\b/iu
 const TO_COOL = /\bto (?:cool|go cold|get cold)\b/iu
 
 /** A put-in clause that says where: into the fridge, the oven, or nowhere special. */
@@ -105,7 +108,7 @@ function puts(words: string, clauseText: string): OperationId | null {
   if (/\b(?:to one side|aside)\b/iu.test(words) && minutes !== null) return 'rest'
   if (/\b(?:sieve|colander)\b/iu.test(words) && minutes !== null) return 'drain'
   if (
-    /\b(?:pour|tip) (?:(?:the|its|all the) (?:\w+ )?(?:water|liquid|liquor|brine|juices?|fat|oil) )?(?:off|away)\b/iu.test(
+    /\b(?:pour|tip) (?:(?:the|its|that|this|all the) (?:\w+ )?(?:water|liquid|liquor|brine|juices?|fat|oil) )?(?:off|away)\b/iu.test(
       clauseText,
     )
   )
@@ -201,7 +204,7 @@ const COVERS =
   /\b(?:with|in) (?:the |some |plenty of )?(?:\w+ )?(?:crumbs|breadcrumbs|panko|sesame|seeds|chopped nuts|flaked almonds|desiccated coconut|polenta|cornmeal)\b/iu
 
 /** Verbs that put things somewhere: into the fridge, the oven, the blender, or nowhere special. */
-function putsIn({ verb, rest, words, fromVerb, parsed, clause }: Said): Told {
+function putsIn({ verb, rest, words, fromVerb, parsed, clause, next }: Said): Told {
   const sense = verb.senses.find(({ when }) => when?.test(rest) === true)
   if (sense?.operation != null) return does(sense.operation)
   const all = parsed.text.slice(clause.from, clause.to)
@@ -215,6 +218,9 @@ function putsIn({ verb, rest, words, fromVerb, parsed, clause }: Said): Told {
     /^\s*(?:the )?(?:\w+ ){0,3}(?:away|down the (?:sink|drain))\b/iu.test(rest) &&
     !/^\s*(?:off|away)/iu.test(rest)
   if (isSkimmed || isLid || isThrown) return NOTHING
+  const isLeft =
+    /^(?:leave|let|stand|rest|soak|sit)$/.test(next?.verb?.word ?? '') && next?.sentence === clause.sentence
+  if (!isLeft && IN_WATER.test(words) && BEFORE_DAY.test(words)) return does('soak')
   const operation = puts(words, fromVerb)
   return operation === null ? ['put', null] : does(operation)
 }
@@ -259,12 +265,20 @@ function works(said: Said): Told {
 const KEEPS_GOING =
   /^\s*(?:it|them|everything|the pan)?\s*(?:moving|stirring|going|turning|tossing|cooking|bubbling|simmering)\b/iu
 
+const isBoiling = ({ previous, parsed }: Said): boolean =>
+  previous != null && /\b(?:boil|simmer)\b/iu.test(parsed.bare.slice(previous.from, previous.to))
+const HOLDS_ON =
+  /^\s*(?:it |them )?(?:there )?(?:for )?(?:about )?(?:\d|one|two|three|five|ten|a minute)(?!.*\b(?:warm|hot|\d\d\s*°?\s*C)\b)/iu
+
 const CARRIES = /^(?:scoop|transfer|move|spoon|ladle|scrape|decant|lift)$/
 const INTO_A_VESSEL =
   /\b(?:in)?to (?:a|an|the|your) (?:[\p{L}-]+ ){0,3}(?:blender|processor|jug|pan|pot|bowl|saucepan|wok|skillet)\b[^.;]*\b(?:with|plus|and|along)\b/iu
 
 function withVerb(said: Said): Told {
   const { verb, rest, full, words, next } = said
+  // "Hold 2 minutes": it goes on as it was.
+  if (verb.word === 'hold' && HOLDS_ON.test(full) && timeIn(full) !== null && isBoiling(said))
+    return ['go-on', null]
   // "Keep it moving 4 minutes": it goes on.
   if (verb.word === 'keep' && KEEPS_GOING.test(full) && timeIn(full) !== null) return ['go-on', null]
   // "Scoop the vegetables into a blender with the salt" brings them together.

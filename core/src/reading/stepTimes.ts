@@ -1,28 +1,30 @@
 import { fahrenheitC, gasMarkC } from '../measure'
 
-const NUMBER = String.raw`(\d+\s+\d\/\d|\d\/\d|\d+(?:[.,]\d+)?|½|¼|¾|a|an|one|two|three|four|five|six|eight|ten|twelve|fifteen|twenty|thirty|forty|a couple of|(?:a )?quarter of an|three[- ]quarters of an|half an?)(?:\s*(½|¼|¾))?`
+const NUMBER = String.raw`(\d+\s+\d\/\d|\d\/\d|\d+(?:[.,]\d+)?|½|¼|¾|a couple of|(?:twenty|thirty|forty|fifty)[- ](?:one|two|three|four|five|six|seven|eight|nine)|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|an|a|(?:a )?quarter of an|three[- ]quarters of an|half an?)(?:\s*(½|¼|¾))?`
 const UNIT = String.raw`(seconds?|secs?|s\b|minutes?|mins?|min|hours?|hrs?|hr|h\b|days?|weeks?)`
 const DURATION = new RegExp(
   String.raw`(?<![\p{L}\d])${NUMBER}(?:\s*(?:-|–|to|or)\s*${NUMBER})?[\s-]*(?:(?:good|full|whole|further|more|extra) )?${UNIT}`,
   'giu',
 )
+const UNITS =
+  'one two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen sixteen seventeen eighteen nineteen'.split(
+    ' ',
+  )
+const TENS = 'twenty thirty forty fifty sixty seventy eighty ninety'.split(' ')
+const NUMBER_WORDS: Readonly<Record<string, number>> = Object.fromEntries([
+  ...UNITS.map((word, at) => [word, at + 1] as const),
+  ...TENS.flatMap((ten, at) => [
+    [ten, 10 * (at + 2)] as const,
+    ...UNITS.slice(0, 9).flatMap((unit, one) =>
+      [' ', '-'].map((mark) => [`${ten}${mark}${unit}`, 10 * (at + 2) + one + 1] as const),
+    ),
+  ]),
+])
 const WORDS: Readonly<Record<string, number>> = {
+  ...NUMBER_WORDS,
   a: 1,
   an: 1,
-  one: 1,
-  two: 2,
   'a couple of': 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  eight: 8,
-  ten: 10,
-  twelve: 12,
-  fifteen: 15,
-  twenty: 20,
-  thirty: 30,
-  forty: 40,
   '½': 0.5,
   '¼': 0.25,
   '¾': 0.75,
@@ -32,6 +34,12 @@ const WORDS: Readonly<Record<string, number>> = {
   'three-quarters of an': 0.75,
   'half a': 0.5,
   'half an': 0.5,
+}
+const PARTS_OF_AN_HOUR: Readonly<Record<string, number>> = {
+  'a half': 0.5,
+  half: 0.5,
+  'a quarter': 0.25,
+  'three quarters': 0.75,
 }
 const OVERNIGHT_MIN = 600
 const MOST_MIN = 100_000
@@ -81,12 +89,12 @@ export function durationsIn(
     one.minutes += Number(rest[1])
     one.end += rest[0].length
   }
-  const half = /\b(?:a|an|one) (minute|hour) and a half\b/iu.exec(text)
-  if (half !== null) {
-    const last = found.find(({ at }) => at === half.index)
+  const more = /\b(?:a|an|one) (?:minute|hour) and (a half|half|a quarter|three[- ]quarters)\b/iu.exec(text)
+  if (more !== null) {
+    const last = found.find(({ at }) => at === more.index)
     if (last !== undefined) {
-      last.minutes *= 1.5
-      last.end = half.index + half[0].length
+      last.minutes *= 1 + (PARTS_OF_AN_HOUR[more[1]?.toLowerCase().replace('-', ' ') ?? ''] ?? 0)
+      last.end = more.index + more[0].length
     }
   }
   // "For another minute".

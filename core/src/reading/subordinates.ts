@@ -24,6 +24,7 @@ const ASIDES: readonly RegExp[] = [
   // likeness
   /\b(?:like|resembl\w+|as if|as though|such as)\b[^.;,]*/giu,
   /\bas (?:\w+ ){1,3}as\b[^.;,]*/giu,
+  /\bas (?:makes?|will make|is needed|needed|it needs|you need|it takes|it will take|brings?|gives?)\b[^.;,]*/giu,
   /\b(?:the )?(?:size|thickness|width|length|colour|color|texture|consistency|shape|brown|look) of\b[^.;,]*/giu,
   /\babout the (?:size|thickness) of\b[^.;,]*/giu,
   /\b(?<=(?:mould|tin|tray|bowl|sieve|dish|pan|cloth|jug|colander|ring|sheet|plate)s? )(?:rinsed|lined|greased|set|filled|dusted|oiled|covered)\b(?: (?:with|over|in|into|on))[^.;,]*/giu,
@@ -87,10 +88,17 @@ function orderWithin(text: string, { from, to }: Span): number {
   for (let index = 3; index < tokens.length - 1; index += 1) {
     const found = verbOf(tokens[index]?.text ?? '')
     const next = tokens[index + 1]
+    // "While they boil chop the onions".
+    const isAfterVerb =
+      /^(?:boil|cook|simmer|bake|roast|rest|stand|soak|chill|cool|steam|fry|drain)$/.test(
+        tokens[index - 1]?.text ?? '',
+      ) && /^(?:they|it|these|those|that)$/.test(tokens[index - 2]?.text ?? '')
     const isOrder =
       found?.form === 'bare' &&
       next !== undefined &&
-      (found.verb.isNoun ? /^(?:it|them|this)$/ : /^(?:it|them|this|the|in|over)$/).test(next.text) &&
+      (found.verb.isNoun && !isAfterVerb ? /^(?:it|them|this)$/ : /^(?:it|them|this|the|in|over)$/).test(
+        next.text,
+      ) &&
       !/^(?:to|and|or|the|a|you|they|will|can|not)$/.test(tokens[index - 1]?.text ?? '')
     if (isOrder) return from + (tokens[index]?.at ?? 0)
   }
@@ -112,7 +120,7 @@ export function subordinatesOf(text: string): Subordinate[] {
   for (const words of ASIDES) found.push(...stretch(text, words, 'aside'))
   found.push(
     ...stretch(text, WHEN, 'aside').map((one) => ({ ...one, to: orderWithin(text, one) })),
-    ...stretch(text, WHEN_INSIDE, 'aside'),
+    ...stretch(text, WHEN_INSIDE, 'aside').map((one) => ({ ...one, to: orderWithin(text, one) })),
   )
   found.push(...stretch(text, IF, 'condition'))
   for (const match of text.matchAll(PARTICIPLE)) {

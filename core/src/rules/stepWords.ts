@@ -29,7 +29,8 @@ function amountsIn(text: string): StepAmount[] {
     const found = readAmountAt(text, index, { isDecimalComma: false })
     const unit = found?.amount.terms[0]?.unit ?? null
     if (found === null || unit === null || unitKind(unit) === 'count') return []
-    const clause = text.slice(found.end, found.end + 80).split(/[.;]/)[0] ?? ''
+    const clause =
+      text.slice(found.end, found.end + 80).split(/[.;,]|\b(?:and|plus|with|in|into|to|for)\b/)[0] ?? ''
     const after = clause
       .split(/\s+/)
       .slice(0, REACH_WORDS + 1)

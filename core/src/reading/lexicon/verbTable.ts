@@ -175,7 +175,10 @@ freeze = freeze-thaw
 thaw defrost = freeze-thaw
 mature ripen age = culture
 toast dry-roast dry-fry parch [noun] = toast
-sizzle splutter crackle pop temper = toast
+temper
+  heat \b\d+ ?°? ?[CF]\b|\bchocolate\b
+  toast
+sizzle splutter crackle pop = toast
 sweat soften wilt = sweat
 brown sauté saute caramelise caramelize colour color stir-fry stirfry char [noun]
   water-saute \b(?:splash\w*|spoonfuls?|additions?) of (?:water|stock|broth)\b|\bin (?:water|stock|broth)\b
@@ -207,7 +210,7 @@ reduce
   reduce
 steam [noun] = steam
 pressure-cook = pressure-cook
-bake oven-bake = roast
+bake oven-bake blind-bake par-bake prebake = roast
 roast [noun]
   toast \bdry (?:pan|kadhai|skillet|frying pan)\b|\bin a (?:dry|hot) pan\b
   roast
@@ -237,7 +240,7 @@ infuse steep = infuse
 smoke cold-smoke hot-smoke [noun] = infuse
 dehydrate = dehydrate
 dry [noun]
-  dehydrate \b(?:dehydrat\w+|\d+\s*°?\s*[CF]\b|hours?|oven|sun|airing)\b|\bhair ?dryer\b
+  dehydrate \b(?:dehydrat\w+|\d+\s*°?\s*[CF]\b|hours?|\d+ days?|oven|sun|airing)\b|\bhair ?dryer\b
   none
 culture ferment incubate [noun] = culture
 coagulate curdle = coagulate
@@ -267,6 +270,7 @@ add [put joins]
 incorporate-in [put joins]
 tip pour return put place lay slide drop lower arrange throw chuck bung stream trickle ladle pop pile feed
 + introduce submerge drown immerse cover shake heap sink float nestle go dump swirl ripple fork [put noun]
+open empty [put]
 fill = shape
 top [joins noun]
   none \bup\b
@@ -281,7 +285,7 @@ let allow [let]
 give get need want [give]
 preheat pre-heat hand serve eat enjoy taste adjust check grease oil butter skim flip turn watch prick unwrap
 + unmould unmold invert remove discard bin save reserve lift take transfer move repeat stop light plate store
-+ bottle open flute count lie switch cut-off ease loosen-the help stick keep-an do avoid see note remember
++ bottle flute count lie switch cut-off ease loosen-the help stick keep-an do avoid see note remember
 + continue carry pass push use measure prepare gather tie tuck pat blot dampen damp wet wipe clean
 + flour-the knock tap tilt swap lose try aim throw-away uncover unmould-it fish chuck-out float-off skim-off
 + collect stretch label seal close clip ready unroll deflate score mark nudge rough shut wait-for [none noun]

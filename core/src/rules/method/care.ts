@@ -4,6 +4,26 @@ import { capital, type MethodRule, Story, whole } from './story'
 const FRESH_WATER_PCT = 50
 
 /** Cultures, oils that keep, wine. @source functional-ingredient rules 51 to 57; limits practice */
+/** Sour enough within a day. @source the usual limit of cultured foods; local food codes differ */
+const SAFE_PH = 4.6
+/** The model of souring is no surer than this. Practice. */
+const MODEL_PH = 0.4
+
+const tooLittleSour = (story: Story, above: number, most: number): ReturnType<MethodRule['find']> =>
+  story.trace.flatMap(({ spec, step, reading }) => {
+    if (spec?.id !== 'culture' || reading.massG <= 0) return []
+    const pH = reading.state.pH ?? 7
+    return pH <= above || pH > most
+      ? []
+      : [
+          {
+            stepId: step.id,
+            message: `By the model it reaches about pH ${pH.toFixed(1)} in this time; ${SAFE_PH} within 24 hours is the limit.`,
+            remedy: `Warmer or longer, and measure the pH: above ${SAFE_PH} after a day, throw it out. Follow your local food code.`,
+          },
+        ]
+  })
+
 export const CARE_RULES: readonly MethodRule[] = [
   {
     id: 'culture-too-hot',
@@ -34,21 +54,13 @@ export const CARE_RULES: readonly MethodRule[] = [
     id: 'culture-not-sour',
     severity: 'stop',
     about: 'a culture that is not sour enough after a day',
-    find: (story) =>
-      story.trace.flatMap(({ spec, step, reading }) => {
-        if (spec?.id !== 'culture' || reading.massG <= 0) return []
-        const pH = reading.state.pH ?? 7
-        return pH <= 4.6
-          ? []
-          : [
-              {
-                stepId: step.id,
-                message: `By the model it reaches about pH ${pH.toFixed(1)} in this time; 4.6 within 24 hours is the limit.`,
-                remedy:
-                  'Warmer or longer, and measure the pH: above 4.6 after a day, throw it out. Follow your local food code.',
-              },
-            ]
-      }),
+    find: (story) => tooLittleSour(story, SAFE_PH + MODEL_PH, Infinity),
+  },
+  {
+    id: 'culture-hardly-sour',
+    severity: 'caution',
+    about: 'a culture that may not be sour enough after a day',
+    find: (story) => tooLittleSour(story, SAFE_PH, SAFE_PH + MODEL_PH),
   },
   {
     id: 'oil-infusion-warm',
