@@ -44,6 +44,10 @@ interface Line {
 /** Stands where a group that was written in one line is over. */
 const GROUP_ENDS = '\u2060'
 
+/** "Serves 4. You need: 8 peppers; …": the yield, and what opens the list. */
+const NEEDED =
+  /^(?:((?:serves|makes|feeds|for)\b[^.:;]{1,30})\.\s*)?(?:you(?: will|['’]ll)? need|ingredients|needed|take)\s*:\s*/iu
+
 /** "150 g cashews · 250 ml water · 1 tsp salt" are three lines. */
 function inOneLine(line: string): string[] {
   const commas = /^(?:([\p{L}][\p{L} ]{1,30}):\s*)?(.+)$/u.exec(line)
@@ -54,9 +58,10 @@ function inOneLine(line: string): string[] {
     !/[.;]\s/.test(line)
   // A group in one line ends with it.
   if (isCommas) return commas?.[1] === undefined ? listed : [`${commas[1]}:`, ...listed, GROUP_ENDS]
-  const semis = line.split(/\s*;\s+/u)
+  const needs = NEEDED.exec(line)
+  const semis = (needs === null ? line : line.slice(needs[0].length)).replace(/\.$/u, '').split(/\s*[;]\s+/u)
   if (semis.length > 2 && semis.every((part) => STARTS_LIKE_AMOUNT.test(part) && part.length < 60))
-    return semis
+    return needs?.[1] === undefined ? semis : [needs[1], ...semis]
   const parts = line.split(/\s+[·•|]\s+/)
   const isList =
     parts.length > 2 && parts.filter((part) => STARTS_LIKE_AMOUNT.test(part)).length >= parts.length - 1
@@ -111,9 +116,15 @@ function linesOf(text: string): Line[] {
   })
 }
 
+/** "Onion, diced 600 g": the amount stands last. */
+const ENDS_WITH_AMOUNT =
+  /\p{L}[^.;:]*[\s,–—-]\d+(?:[.,]\d+)?\s*(?:g|kg|ml|l|cl|dl|tbsp|tsp|cups?|oz|lb|pcs?|nos?)$/iu
+
 const likeIngredient = (line: string | null): boolean =>
   line !== null &&
-  (STARTS_LIKE_AMOUNT.test(line.replace(BULLET, '').replace(NUMBERED, '')) || BULLET.test(line)) &&
+  (ENDS_WITH_AMOUNT.test(line) ||
+    STARTS_LIKE_AMOUNT.test(line.replace(BULLET, '').replace(NUMBERED, '')) ||
+    BULLET.test(line)) &&
   !isSentence(line)
 
 /** Reads a plain text from top to bottom. */
@@ -311,6 +322,7 @@ class Reader {
       !hasList &&
       this.#kind === 'start' &&
       !STARTS_LIKE_AMOUNT.test(words) &&
+      !ENDS_WITH_AMOUNT.test(words) &&
       !line.isBullet &&
       line.isAfterGap &&
       line.next !== null &&

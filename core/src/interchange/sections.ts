@@ -43,7 +43,12 @@ const YIELDS: readonly RegExp[] = [
     String.raw`(?:\b(?:serves|feeds|enough for|servings?:|portions?:)|^for|[(.,–—-]\s*for)\s+(?:about |up to )?${COUNT}\b(?!\s*(?:g|ml|kg|cm|mm|min|minutes|hours?|h|tacos|days?|the)\b)`,
     'iu',
   ),
-  new RegExp(String.raw`${COUNT}\s+(?:servings?|portions?|people|eaters|p\.)`, 'iu'),
+  // "1 large or 2 small servings" are two.
+  new RegExp(String.raw`\bor\s+${COUNT}\s+(?:small |little |modest )(?:servings?|portions?)`, 'iu'),
+  new RegExp(
+    String.raw`${COUNT}\s+(?:(?:small|large|generous|big|main|starter|side)[- ](?:course )?)?(?:servings?|portions?|people|eaters|p\.)`,
+    'iu',
+  ),
   new RegExp(
     String.raw`\b(?:makes|yields?|gives|quantity)\b[^\d]{0,20}?\b${COUNT}\b(?!\s*(?:g|ml|kg|l|litres?|cups?|grams?)\b)`,
     'iu',

@@ -19,7 +19,9 @@ florets cube cubes segment wedge wedges strip strips ring rings cm mm inch inche
 live culture cultures active food grade if desired needed other like such as per preferably ideally plus more some little bit bits few
 virgin cold pressed refined light dark mild hot sharp strong soft firm flat fat thin long short round red green yellow white
 black brown golden purple orange heirloom vine beefsteak floury waxy fluffy crunchy smooth runny thick clear
-dry raw fresh uncooked`
+dry raw fresh uncooked coarse medium unbleached overripe underripe easy cook cooking jumbo stoneground unwaxed waxed rustic artisan
+high tender firmish trimmed english french italian greek spanish japanese korean chinese thai indian mexican sicilian persian turkish
+rolled pinhead creamy crumbly silky squishy everyday basic simple proper value branded leafy seasonal farmed fair trade fairtrade`
 
 const STATES: Record<string, string> = {
   dry: 'dry',

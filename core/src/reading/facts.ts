@@ -14,7 +14,7 @@ const STEEPED_BOILING_C = 85
 const STEEPED_HOT_C = 65
 /** Times said of something else than the doing itself: "soaked 4 hours", "turn every 5 minutes". */
 const NOT_ITS_TIME =
-  /\b(?:every|after|soaked|stir(?:red|ring)? (?:at|after)|turn(?:ed|ing)? (?:at|after)|for the last|for last|within|ahead|before|keeps?|lasts?)\s+(?:the first\s+|another\s+)?$/iu
+  /\b(?:every|after|soaked|stir(?:red|ring)? (?:at|after)|turn(?:ed|ing)? (?:at|after)|for the last|for last|(?<!\d ?°? ?[CF] )within|ahead|before|keeps?|lasts?)\s+(?:the first\s+|another\s+)?$/iu
 const EACH_SIDE = /^[^.;,]{0,4}\s*(?:\/|a |per |each |on each |on either |on both |every )\s*sides?\b/iu
 const BARE_MINUTES = /\b(?:for|another|for another|for a further)\s+(\d{1,3})(?=\s*(?:[.;,]|$))/iu
 const COUNTS = /\bcount(?:ing)? to (ten|twenty|thirty|\d+)\b/iu

@@ -211,7 +211,15 @@ function takePart(t: Taking, of: Named, { role, said, word }: Extract<Mention, {
     else takeUnmade(t, of, said.share, role)
     return
   }
-  const last = lots.filter((lot) => lot.words.has(word)).at(-1) ?? lots.at(-1)
+  // "Coat the tofu", in the part "Tofu": the slices, not the marinade beside them.
+  const ownLine = t.stage.lines.filter(
+    (line) => line.part === of.part && line.names.slice(0, line.own).some((name) => name.at(-1) === word),
+  )
+  const heldBy = lots.filter((lot) => ownLine.some(({ id }) => lot.holds.has(id)))
+  const last =
+    lots.filter((lot) => lot.words.has(word)).at(-1) ??
+    (lots.length > 1 ? heldBy.at(-1) : undefined) ??
+    lots.at(-1)
   if (last !== undefined) t.lot(last, said.share, role, said.amountG)
 }
 

@@ -50,6 +50,20 @@ function isAccepted(fit: Fit, word: string, rivals: number, before: string): boo
   return fit.coverage >= 1 / 3 || rivals === 1
 }
 
+/** Words that stand for several kinds when there are more than one of them. */
+const SEVERAL = new Set([
+  'flours',
+  'sugars',
+  'oils',
+  'vinegars',
+  'milks',
+  'starches',
+  'salts',
+  'stocks',
+  'pastes',
+  'powders',
+])
+
 interface NamedRun {
   readonly fits: readonly Fit[]
   readonly run: number
@@ -85,7 +99,7 @@ export function namedAt(
           run === best.run &&
           isHead &&
           best.isHead &&
-          coverage < 1 === best.coverage < 1 &&
+          (coverage < 1 === best.coverage < 1 || SEVERAL.has(token.text)) &&
           of.part === best.of.part &&
           scene.bench.left(of.id) > 1e-9,
       )

@@ -28,6 +28,20 @@ const ROLES: Readonly<Record<string, Role>> = {
 /** After these "in" and "over" belong to the verb: "stir in the peas", "pour over the brine". */
 const PARTICLE_VERBS =
   /^(?:pour|stir|whisk|fold|mix|beat|work|knead|slide|tip|sprinkle|scatter|strew|blend|add|crumble|drop|press|put|rub|shake|stream|trickle|drizzle|spoon|ladle|pile|bring|cook|save|squeeze|grate)$/
+/** "Scoop out the seeds": they are thrown away. */
+const goesOut = (mention: Mention, { verb }: Clause, before: string): boolean =>
+  (mention.kind === 'class' || mention.kind === 'word') &&
+  /^(?:scoop|scrape|remove|cut|spoon|dig|pull)$/.test(verb?.word ?? '') &&
+  /^(?:seed|core|pulp|flesh|pod|piece)$/.test(mention.word) &&
+  /\bout (?:and discard )?(?:the |any |all the )?(?:\w+ )?$/iu.test(before)
+
+const CUTS =
+  /^(?:cut|chop|slice|tear|break|dice|shape|form|roll|portion|pull|shred|crumble|divide|press|cube|halve|flake)$/
+const TURNS_INTO = /\binto (?:(?!the\b|that\b|these\b|those\b|each\b|every\b|your\b)[\p{L}\d-]+ ){0,4}$/iu
+/** "Tear it into bite-sized pieces": what it becomes, not where it goes. */
+const becomes = (mention: Mention, { verb }: Clause, before: string): boolean =>
+  mention.kind === 'word' && mention.role === 'into' && CUTS.test(verb?.word ?? '') && TURNS_INTO.test(before)
+
 /** What the words of a clause name, in their order. */
 export function scan(parsed: Parsed, clause: Clause, scene: Scene): Mention[] {
   const offset = clause.from
@@ -80,7 +94,12 @@ export function scan(parsed: Parsed, clause: Clause, scene: Scene): Mention[] {
       after,
       scene,
     )
-    if (mention === null) continue
+    if (
+      mention === null ||
+      becomes(mention.mention, clause, before) ||
+      goesOut(mention.mention, clause, before)
+    )
+      continue
     const isTopic =
       role === 'object' &&
       clause.verb !== null &&

@@ -203,6 +203,9 @@ function changesNothing({ verb: { word }, rest, parsed, clause }: Said): Told {
 const COVERS =
   /\b(?:with|in) (?:the |some |plenty of )?(?:\w+ )?(?:crumbs|breadcrumbs|panko|sesame|seeds|chopped nuts|flaked almonds|desiccated coconut|polenta|cornmeal)\b/iu
 
+/** "Cover with the olive oil": with a food, and not with a lid. */
+const COVERS_OVER =
+  /^\s*(?:it |them |the [\w ]{1,20}? )?with (?:the |some |plenty of |fresh |hot |cold )*(?:\p{L}+ ){0,2}(?:oil|stock|broth|sauce|brine|marinade|milk|vinegar|syrup|mash|potato(?:es)?|pastry|gravy)\b/iu
 /** Verbs that put things somewhere: into the fridge, the oven, the blender, or nowhere special. */
 function putsIn({ verb, rest, words, fromVerb, parsed, clause, next }: Said): Told {
   const sense = verb.senses.find(({ when }) => when?.test(rest) === true)
@@ -213,7 +216,7 @@ function putsIn({ verb, rest, words, fromVerb, parsed, clause, next }: Said): To
   const isSkimmed =
     /^(?:ladle|scoop)$/.test(verb.word) && /\b(?:out|up|off)\b[^.;]*\b(?:water|liquid|liquor)\b/iu.test(rest)
   if (verb.word === 'cover' && COVERS.test(rest)) return does('coat')
-  const isLid = verb.word === 'cover' && !WATER.test(rest)
+  const isLid = verb.word === 'cover' && !WATER.test(rest) && !COVERS_OVER.test(rest)
   const isThrown =
     /^\s*(?:the )?(?:\w+ ){0,3}(?:away|down the (?:sink|drain))\b/iu.test(rest) &&
     !/^\s*(?:off|away)/iu.test(rest)

@@ -47,6 +47,7 @@ export function takeUnsaid(t: Taking): void {
   const unused = lines.filter((of) => bench.left(of.id) > 1e-9 && (t.part === null || of.part === t.part))
   takeVerbFood(t, unused)
   takeFilling(t)
+  takeCoating(t)
   if (verb !== null && !t.takes.lines.some(({ of }) => of.purpose === verb)) {
     const hasFat = t.takes.lines.some(({ of }) => of.foodClass === 'fat')
     for (const of of unused) if (of.purpose === verb && !(verb === 'fry' && hasFat)) t.line(of, null, 'with')
@@ -103,6 +104,24 @@ function takeFilling(t: Taking): void {
   if (part === undefined || t.takes.parts.some(({ of }) => of === part)) return
   const lot = t.lastLot((one) => one.part === part.part)
   if (lot !== undefined && !t.isTaken(lot)) t.lot(lot, null, 'with')
+}
+
+const IS_COATING = new Set(['marinade', 'sauce', 'glaze', 'batter', 'dressing', 'paste', 'slurry'])
+
+/** "Coat the tofu and marinate": in what was mixed for it just before, where nothing says in what. */
+function takeCoating(t: Taking): void {
+  if (t.operation !== 'coat' && t.operation !== 'marinate') return
+  const { lines, lots, parts, hasTap } = t.takes
+  const isTold =
+    hasTap ||
+    parts.length > 0 ||
+    lines.length > 1 ||
+    lots.length !== 1 - lines.length ||
+    [...lines, ...lots].some(({ role }) => role !== 'object')
+  const last = t.lastLot(() => true)
+  const isMixed = last?.operation === 'mix' || last?.operation === 'blend'
+  if (isTold || last === undefined || !isMixed || last.isAside || t.isTaken(last)) return
+  if (last.isLiquid || [...last.words].some((word) => IS_COATING.has(word))) t.lot(last, null, 'with')
 }
 
 /** Verbs that name their food: "salt the slices", "season", "oil the cups". */

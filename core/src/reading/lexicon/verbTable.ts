@@ -62,7 +62,7 @@ pick
 chop dice slice cut shred tear mince cube halve quarter carve crack snip julienne split flake bash chunk
 + sliver spiralise spiralize [noun]
   shape \b(?:pastry|dough)\b
-  trim \boff\b[^.;]{0,20}\b(?:stems?|ends?|tops?|roots?|stalks?|core|skin|peel|rind|crust)\b
+  trim \boff\b[^.;]{0,20}\b(?:stems?|ends?|tops?|roots?|stalks?|core|skin|peel|rind|crust)\b|\b(?:tops?|ends|stems?|stalks?|roots?|lids?)\s+off\b
   none \ba (?:cross|slit|hole|vent)|\bthe heat\b
   chop
 break
@@ -157,6 +157,7 @@ rest [noun]
   {rests}
 stand sit leave wait prove proof settle relax [noun]
   none \bwhere (?:they|it)\b
+  none ^\s*(?:it|them|the [\w ]{1,24}?) (?:upright|snugly|side by side|on (?:its|their) (?:end|side))\b
   simmer \b(?:tiny |small |lazy )?bubbles\b
   none ^\s*(?:it|them|this|the \w+)? ?(?:alone|aside|behind|a gap|space|room|the (?:skins?|seeds?) on|out\b(?! (?:at|on|overnight|of the fridge)))
   {rests}
@@ -249,7 +250,7 @@ drip
   spherify \b(?:bath|calcium|alginate)\b
   none
 hold
-  hold \b(?:warm|hot|at|there)\b
+  hold \b(?:warm|hot|at|there)\b|\b(?:above|over)\s+\d
   none
 keep
   hold \b(?:warm|hot|at \d+)\b
@@ -276,7 +277,7 @@ top [joins noun]
   none \bup\b
   mix
 pack [noun]
-  none \b(?:jars?|bowl|tub|box)\b
+  none \b(?:jars?|bowl|tubs?|box|boxes|containers?)\b|\bin (?:\d+ ?k?g )?bags\b
   shape
 line [none noun]
   shape \bwith (?:the )?(?:pastry|dough)\b|\ba [\w\s]*tart tin\b(?! with (?:paper|parchment|baking))
