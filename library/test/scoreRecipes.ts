@@ -149,14 +149,24 @@ function readHolds({ parts }: Assessment, { lines, text: whole }: GoldRecipe): R
   let count = 0
   let before = ''
   // In the order of the text: a group in one line may stand between lines of another part.
+  const from = new Map<string, number>()
+  const placeOf = (text: string, isMore: boolean): number => {
+    const last = from.get(text)
+    // The same words in two lists are two lines; a written line of two foods is one.
+    const place = last === undefined ? whole.indexOf(text) : isMore ? last : whole.indexOf(text, last + 1)
+    if (place >= 0) from.set(text, place)
+    return place
+  }
   const written = parts
-    .flatMap((part) => part.lines)
-    .map((line, at) => ({ ...line, at, place: whole.indexOf(line.text) }))
+    .flatMap((part) =>
+      part.lines.map((line, at) => ({ ...line, isMore: part.lines[at - 1]?.text === line.text })),
+    )
+    .map((line, at) => ({ ...line, at, place: placeOf(line.text, line.isMore) }))
     .sort((a, b) => (a.place < 0 || b.place < 0 ? a.at - b.at : a.place - b.place || a.at - b.at))
-  for (const { lineId, text } of written) {
+  for (const { lineId, text, place } of written) {
     // A written line of two foods is two lines of the same words.
-    if (text !== before) count += 1
-    before = text
+    if (`${text} ${place}` !== before) count += 1
+    before = `${text} ${place}`
     const known = left.get(norm(text)) ?? []
     const number = lines.length === 0 ? count : known.length > 1 ? known.shift() : known[0]
     if (number !== undefined) numbers.set(lineId, number)

@@ -138,6 +138,8 @@ class Reader {
   #heading: string | null = null
   #wasNumbered = false
   #hasBullets = false
+  /** Lines in a row under a heading that opened within a list. */
+  #inGroup = 0
 
   line(line: Line): void {
     if (line.raw === GROUP_ENDS) {
@@ -266,7 +268,10 @@ class Reader {
         !/^for /i.test(words)
       )
         this.name = words
-      else this.gatherer.heading(words)
+      else {
+        this.gatherer.heading(words)
+        this.#inGroup = hasList ? 1 : 0
+      }
       this.#kind = 'ingredients'
       return
     }
@@ -331,6 +336,12 @@ class Reader {
       this.notes.push(line.raw)
       return
     }
+    // "For the glaze: …", a gap, and the list goes on: the group is over.
+    if (line.isAfterGap && this.#inGroup > 2) {
+      this.gatherer.back()
+      this.#inGroup = 0
+    }
+    if (this.#inGroup > 0) this.#inGroup = line.isAfterGap && this.#inGroup > 1 ? 0 : this.#inGroup + 1
     this.gatherer.line(words)
   }
 }

@@ -1,6 +1,6 @@
 import type { FoodClass, OperationId } from '../model'
 import type { Lot } from './bench'
-import { PIECE_WORDS } from './lexicon/things'
+import { FILLINGS, PIECE_WORDS } from './lexicon/things'
 import { takeClass, takeGroup } from './groups'
 import { isWater } from './kinds'
 import type { Verb } from './lexicon/verbs'
@@ -37,6 +37,7 @@ export function takeMention(t: Taking, mention: Exclude<Mention, { kind: 'pronou
       break
     case 'word':
       if (takeMade(t, mention.made, mention)) break
+      if (mention.isEvery && takeEvery(t, mention)) break
       takeWord(t, mention.word, mention)
       break
     case 'side':
@@ -267,7 +268,26 @@ function takeWord(
     !one.isSide && (one.operation === 'chop' || one.operation === 'shape')
   const cut =
     lot ?? (PIECE_WORDS.has(word) ? (bench.lots.filter(isPiece).at(-1) ?? wasPiece(t, isPiece)) : undefined)
-  if (cut !== undefined) t.lot(cut, said.share, role, said.amountG)
+  const meant = cut ?? (FILLINGS.has(word) ? fillingOf(t) : undefined)
+  if (meant !== undefined) t.lot(meant, said.share, role, said.amountG)
+}
+
+/** "The filling", "the slaw": what was brought together last and is not in hand; of another part, where there is one. */
+function fillingOf(t: Taking): Lot | undefined {
+  const hand = t.hand()
+  const mixed = t.stage.bench.lots.filter(
+    (lot) => !lot.isSide && lot !== hand && !t.isTaken(lot) && lot.holds.size > 1,
+  )
+  return mixed.filter(({ part }) => part !== hand?.part).at(-1) ?? mixed.at(-1)
+}
+
+/** "The sauces": all that are called so, where there are several. */
+function takeEvery(t: Taking, { word, said, role }: Extract<Mention, { kind: 'word' }>): boolean {
+  const { bench } = t.stage
+  const live = bench.lots.filter((lot) => !lot.isSide && !t.isTaken(lot) && lot.words.has(word))
+  if (live.length < 2) return false
+  for (const lot of live) t.lot(lot, said.share, role)
+  return true
 }
 
 /** The live lot that what was cut or shaped last went into. */

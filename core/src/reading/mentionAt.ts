@@ -1,4 +1,4 @@
-import { CLASS_WORDS, PIECE_WORDS, PRODUCT_WORDS, SIDE_WORDS, VESSELS } from './lexicon/things'
+import { CLASS_WORDS, FILLINGS, PIECE_WORDS, PRODUCT_WORDS, SIDE_WORDS, VESSELS } from './lexicon/things'
 import type { Mention, Role, Scene } from './mentions'
 import { madeBy, isDet, namedAt } from './naming'
 import { type Named, TOO_COMMON } from './named'
@@ -240,18 +240,49 @@ function named(here: Here): Answer {
 
 const BECOMES = /\b(?:in)?to (?:an?|some) (?:[\p{L}-]+ ){0,3}$/iu
 
+const EVERY = new Set([
+  'sauces',
+  'doughs',
+  'mixtures',
+  'dressings',
+  'batters',
+  'purees',
+  'pastes',
+  'creams',
+  'glazes',
+])
+
+const KEPT_FOR: ReadonlyMap<string, string> = new Map([
+  ['glaze', 'glaz'],
+  ['topping', 'top'],
+  ['coating', 'coat'],
+  ['garnish', 'garnish'],
+])
+
+/** "Mix the glaze": the lines that the list keeps for it. */
+function keptFor(here: Here): Answer {
+  const { token, scene, at, role } = here
+  const purpose = KEPT_FOR.get(token.stem)
+  if (purpose === undefined) return null
+  const every = new Set([...scene.names.values()].flat())
+  const of = [...every].filter((one) => one.purpose === purpose && scene.bench.left(one.id) > 1e-9)
+  if (of.length < 2) return null
+  const base = { isWhole: true, word: token.stem, made: null, product: null }
+  return met({ kind: 'named', of, ...base, at, role, said: ALL_OF_IT })
+}
+
 /** A class of foods, or what a doing made. */
 function wordFor(here: Here): Answer {
   const { token, tokens, index, scene, at, role } = here
   const { stem } = token
-  if (VESSELS.has(stem)) return 'nothing'
+  if (VESSELS.has(stem) || stem === 'dry' || stem === 'wet') return 'nothing'
   // "To a sticky batter" is what it becomes.
   if (!PIECE_WORDS.has(stem) && BECOMES.test(here.before)) return 'nothing'
   const made = madeBy(tokens, index)
   if (CLASS_WORDS.has(stem)) return met({ kind: 'class', word: stem, made, at, role, said: saidHere(here) })
   const hasLot = [...scene.bench.lots, ...scene.bench.gone()].some(({ words }) => words.has(stem))
-  return hasLot || PIECE_WORDS.has(stem)
-    ? met({ kind: 'word', word: stem, made, at, role, said: saidHere(here) })
+  return hasLot || PIECE_WORDS.has(stem) || FILLINGS.has(stem)
+    ? met({ kind: 'word', word: stem, made, isEvery: EVERY.has(token.text), at, role, said: saidHere(here) })
     : 'nothing'
 }
 
@@ -266,6 +297,7 @@ const RULES = [
   side,
   water,
   named,
+  keptFor,
   wordFor,
 ] as const
 

@@ -24,7 +24,13 @@ export type Mention = Base &
         readonly made: Verb | null
         readonly product: string | null
       }
-    | { readonly kind: 'word'; readonly word: string; readonly made: Verb | null }
+    | {
+        readonly kind: 'word'
+        readonly word: string
+        readonly made: Verb | null
+        /** "The sauces": all that are called so. */
+        readonly isEvery: boolean
+      }
     | { readonly kind: 'side'; readonly word: string; readonly isMarked: boolean }
     | { readonly kind: 'pronoun'; readonly word: string; readonly isAll: boolean }
     | { readonly kind: 'class'; readonly word: string; readonly made: Verb | null }

@@ -20,7 +20,7 @@ export interface Named {
 
 /** Words of a food's name that do not tell it from another. */
 const VAGUE = new Set(
-  'raw dried dry fresh ground whole chopped sliced cooked canned drained unsweetened vital fine large small medium half plain refined extra firm light dark hot cold vegan plant based soaked young the a an of or and with in for about x tin can tinned pack packet sheet block stick piece other good'.split(
+  'raw dried dry fresh ground whole chopped sliced cooked canned drained unsweetened vital fine large small medium half plain refined extra firm light dark hot cold warm lukewarm tepid iced vegan plant based soaked young the a an of or and with in for about x tin can tinned pack packet sheet block stick piece other good'.split(
     ' ',
   ),
 )
@@ -79,7 +79,7 @@ const namesOfLine = (line: FormulaLine): string[][] => {
 }
 
 const PURPOSE =
-  /\b(?:for|to) (?:the )?(?:deep[- ]|shallow[- ])?(dust|fry|brush|greas|coat|serv|finish|garnish|sprinkl|roll|cook|pan|top|drizzl)(?:ing|e|y|le)?\b/iu
+  /\b(?:for|to) (?:the )?(?:deep[- ]|shallow[- ])?(dust|fry|brush|greas|coat|glaz|serv|finish|garnish|sprinkl|roll|cook|pan|top|drizzl)(?:ing|e|y|le)?\b/iu
 
 /** What the list keeps a food for; a line that names two amounts keeps only the second for it. */
 const purposeOf = ({ text, food, prep, amount, sharesText }: FormulaLine): string | null => {

@@ -17,10 +17,10 @@ function weight({ of, run, coverage, isHead, isOwn }: Fit, scene: Scene, before:
   return (
     run * 100 +
     (coverage >= 1 ? (isOwn ? 40 : 15) : 0) +
-    (isHead ? (isOwn ? 20 : 8) : 0) +
+    (isHead ? (isOwn ? 30 : 8) : 0) +
     (isAmount ? 16 : 0) +
     (of.kind === 'part' || isLeft ? 6 : isHere ? -10 : -45) +
-    (isHere ? 12 : isNear ? 3 : 0) +
+    (isHere ? 12 : isNear ? (isLeft ? 24 : 3) : 0) +
     (of.kind === 'line' ? 1 : 0) -
     (of.purpose !== null && of.purpose !== scene.verb ? 5 : 0)
   )

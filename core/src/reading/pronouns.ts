@@ -2,6 +2,8 @@ import { takeNamed } from './meanings'
 import type { Mention } from './mentions'
 import type { Taking } from './takes'
 
+const CUT: ReadonlySet<string> = new Set(['chop', 'trim', 'grate', 'rinse', 'drain'])
+
 /** "It", "them", "both", "everything": the lots that are meant. */
 export function takePronoun(
   t: Taking,
@@ -15,6 +17,11 @@ export function takePronoun(
   }
   if (mention.word === 'both') {
     const [second, first] = bench.lots.filter(({ isSide }) => !isSide).reverse()
+    // "Cut the squash and the onions. Toss both": they were cut together.
+    if (second !== undefined && second.holds.size === 2 && CUT.has(second.operation ?? '')) {
+      t.lot(second, null, mention.role)
+      return
+    }
     if (t.takes.lines.length === 0)
       for (const lot of [first, second]) if (lot !== undefined) t.lot(lot, null, mention.role)
     return

@@ -66,9 +66,18 @@ function keepBack(t: Taking, clause: Clause): void {
   }
 }
 
+/** "Make the pasta.": what follows is about that part. */
+function noteTopic(t: Taking, clause: Clause): void {
+  const [only, ...more] = scan(t.doing.parsed, clause, { ...t.scene, part: t.part })
+  if (only?.kind === 'named' && more.length === 0 && only.role === 'object' && only.of[0]?.kind === 'part')
+    t.takes.topic = only.of[0].part
+}
+
 /** "I take my carrot and …": what a clause that does nothing names is what "it" means next. */
 function noteAntecedent(t: Taking, clause: Clause): void {
-  if (!/^(?:take|start|begin|open|get|remember|use)$/.test(clause.verb?.word ?? '')) return
+  const word = clause.verb?.word ?? ''
+  if (/^(?:make|prepare|finish|cook|mix)$/.test(word) && t.takes.topic === null) noteTopic(t, clause)
+  if (!/^(?:take|start|begin|open|get|remember|use)$/.test(word)) return
   for (const one of scan(t.doing.parsed, clause, { ...t.scene, part: t.part }))
     if (one.kind === 'named' && (one.role === 'object' || one.role === 'with')) {
       if (one.of[0]?.kind === 'part') t.takes.topic ??= one.of[0].part

@@ -65,6 +65,7 @@ const LETS: readonly (readonly [when: RegExp, operation: OperationId | null])[] 
   [/\bcomes?\b[^.;]{0,16}\bto (?:the|a) (?:boil|simmer)\b/iu, 'heat'],
   [/(?=.*\b(?:flame|hob|low heat|medium heat)\b).*\bset\b/isu, 'shallow-fry'],
   [/\b(?:bubble|boil|cook|simmer|reduce)\w*\b[^.;]{0,24}\b(?:away|down|off)\b/iu, 'reduce'],
+  [/\breduces?\b/iu, 'reduce'],
   [/\b(?:limp|soft|translucent|wilt|collapse|sweat|soften|flop)\w*\b/iu, 'sweat'],
   [/\b(?:sizzle|crackle|splutter|pop|foam)\b/iu, 'toast'],
   [/\b(?:brown|colour|color|caramelise|caramelize|catch|char|toast)\b/iu, 'brown'],

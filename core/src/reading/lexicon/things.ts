@@ -115,6 +115,8 @@ export const PIECE_WORDS = new Set(
     ' ',
   ),
 )
+/** What goes into or onto another thing, whatever it was made of. */
+export const FILLINGS = new Set('filling topping stuffing slaw salad relish salsa'.split(' '))
 /** What is poured off, and may be kept. */
 export const SIDE_WORDS = new Set(
   'water liquor liquid whey juice brine oil marinade soakings broth'.split(' '),

@@ -1,4 +1,4 @@
-import { AT_TEMPERATURE, capital, type MethodRule, Story, whole } from './story'
+import { AT_TEMPERATURE, capital, type MethodRule, Story, type Told, whole } from './story'
 
 const NUTS = 'cream-nut'
 const RAW_PHASEOLUS = 'raw-phaseolus'
@@ -31,6 +31,20 @@ function isGround(story: Story, id: string): boolean {
     told !== undefined && soaked(story, id, 60) && story.did(told, 'blend', 'rice', 'mash', 'chop').length > 0
   )
 }
+
+const DRY_HEAT: ReadonlySet<string> = new Set([
+  'pan',
+  'oven',
+  'oil',
+  'grill',
+  'fryer-air',
+  'steam',
+  'pressure',
+])
+/** It comes on the heat at all, if only for a crust. */
+const isHeated = (story: Story, told: Told): boolean =>
+  story.minutesAt(told, WARM_C) > 0 ||
+  story.through(told).some(({ spec }) => DRY_HEAT.has(spec?.medium ?? ''))
 
 /** Pulses, nuts, seeds, soy. @source functional-ingredient rules 32 to 38, 43; FDA Bad Bug Book; limits practice */
 export const PULSE_RULES: readonly MethodRule[] = [
@@ -72,7 +86,7 @@ export const PULSE_RULES: readonly MethodRule[] = [
       story.of(RAW_PULSE).flatMap((told) => {
         if (!story.hasSteps || story.joins(told) < 0) return []
         const minutes = story.minutesAt(told, 90) / AT_TEMPERATURE
-        return minutes >= WHOLE_MIN || (isGround(story, told.id) && story.minutesAt(told, WARM_C) > 0)
+        return minutes >= WHOLE_MIN || (isGround(story, told.id) && isHeated(story, told))
           ? []
           : [
               {
@@ -90,7 +104,7 @@ export const PULSE_RULES: readonly MethodRule[] = [
     find: (story) =>
       story.of(RAW_PULSE).flatMap((told) => {
         if (!story.hasSteps || story.joins(told) < 0 || !isGround(story, told.id)) return []
-        if (story.minutesAt(told, WARM_C) <= 0) return []
+        if (!isHeated(story, told)) return []
         const minutes = story.minutesAt(told, 90) / AT_TEMPERATURE
         return minutes >= GROUND_MIN
           ? []
