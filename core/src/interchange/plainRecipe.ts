@@ -28,7 +28,7 @@ const NOTES =
 const GROUP_INLINE = /^([\p{L}][\p{L} ]{2,28}):\s+(?=[\d½¼¾⅓⅔⅛]|a |an )/u
 
 const YIELD_FIRST =
-  /^(?:\(?\s*)?(?:makes|serves|feeds|yields?|gives|quantity|portions?|servings?|enough|for \d|prep|total|cook)\b/iu
+  /^(?:\(?\s*)?(?:makes|serves|feeds|fills|yields?|gives|quantity|portions?|servings?|enough|for \d|prep|total|cook)\b/iu
 
 interface Line {
   readonly raw: string
@@ -146,7 +146,10 @@ class Reader {
       if (this.#kind === 'ingredients') this.gatherer.back()
       return
     }
-    const announced = sectionKind(line.words)
+    // "To serve:" above foods is a list of its own.
+    const isList = this.#kind !== 'method' && likeIngredient(line.next) && !NUMBERED.test(line.next ?? '')
+    const said = sectionKind(line.words)
+    const announced = said === 'notes' && isList ? 'part' : said
     if (announced !== 'part' && !line.isBullet) {
       this.#announced(announced)
       return
@@ -172,6 +175,14 @@ class Reader {
     if (line.isAfterGap && COLON_HEADING.test(line.words) && likeIngredient(line.next)) {
       this.gatherer.heading(line.words)
       this.#kind = 'ingredients'
+    } else if (
+      this.method.length === 0 &&
+      this.gatherer.parts.length > 0 &&
+      line.isAfterGap &&
+      ORDER.test(line.words)
+    ) {
+      this.#kind = 'method'
+      this.#inMethod(line)
     } else this.notes.push(line.raw)
   }
 

@@ -57,7 +57,7 @@ const YIELDS: readonly RegExp[] = [
 
 /** "8 buns", "about 12 large patties", "1 loaf": how many pieces, and nothing more. */
 const PIECES =
-  /^(?:about |approx\.? |ca\.? )?(\d{1,3}|one|two|three|four|six|eight|ten|twelve|a dozen)(?:\s*(?:-|–|to)\s*\d{1,3})?\s+(?:\p{L}+[ -]){0,2}(?:buns|rolls|loaf|loaves|burgers|patties|balls|cakes|muffins|pancakes|crepes|cookies|biscuits|sausages|wedges|dumplings|tacos|wraps|steaks|cutlets|nuggets|bars|skewers|squares|fritters|falafels?|koftas|jars?|glasses|bowls|pies|tarts?|pasties|rounds|wheels?|blocks?|logs?|roasts?|terrine|waffles|arancini|croquettes|samosas|empanadas|slices|tapas|pieces|nuggets)\b[^\d]{0,30}$/iu
+  /^(?:about |approx\.? |ca\.? )?(\d{1,3}|one|two|three|four|six|eight|ten|twelve|a dozen)(?:\s*(?:-|–|to)\s*\d{1,3})?\s+(?:\p{L}+[ -]){0,2}(?:buns|rolls|loaf|loaves|burgers|patties|balls|cakes|muffins|pancakes|crepes|cookies|biscuits|sausages|wedges|dumplings|tacos|wraps|steaks|cutlets|nuggets|bars|skewers|squares|fritters|falafels?|koftas|jars?|glasses|bowls|pies|tarts?|pasties|rounds|wheels?|blocks?|logs?|roasts?|terrine|waffles|arancini|croquettes|samosas|empanadas|slices|tapas|pieces|nuggets|moulds|ramekins|verrines)\b[^\d]{0,30}$/iu
 export const statesPieces = (text: string): boolean => PIECES.test(text.trim())
 
 /** The portions that a sentence states, or null. "Makes 20, serves 4" is 4; "makes about 600 g" states none. */
