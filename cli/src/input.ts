@@ -2,7 +2,7 @@ import { readFileSync, statSync } from 'node:fs'
 import { LARGEST_FILE, type ReadContext, readRecipes, tooLarge } from '@frijol/core/interchange'
 import { indexFoods } from '@frijol/core/measure'
 import { defaultKitchen, type Dish, FamilyId, type Kitchen, MeasureRegion } from '@frijol/core/model'
-import { readRecipeMethod, stepFrom } from '@frijol/core/reading'
+import { ownWordsOf, readRecipeMethod, stepFrom } from '@frijol/core/reading'
 import { library } from '@frijol/library'
 import { InputFault, type Options } from './options'
 
@@ -47,10 +47,14 @@ export function kitchenFor({ region }: Options): Kitchen {
 export function contextFor(kitchen: Kitchen): ReadContext {
   let count = 0
   return {
-    reader: { index: indexFoods(library.ingredients.values()), ingredients: library.ingredients, kitchen },
+    reader: {
+      index: indexFoods(library.ingredients.values(), kitchen.names),
+      ingredients: library.ingredients,
+      kitchen,
+    },
     newId: () => `i${(count += 1)}`,
     now: new Date().toISOString(),
-    readStep: stepFrom,
+    readStep: (text, id) => stepFrom(text, id, ownWordsOf(kitchen)),
     readMethod: readRecipeMethod,
   }
 }

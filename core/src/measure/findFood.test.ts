@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { testReader } from '../../test/dishes'
-import { findFood } from './findFood'
+import { findFood, indexFoods } from './findFood'
 
 const found = (text: string, hints: string[] = []) => findFood(testReader.index, text, hints)
 
@@ -43,5 +43,25 @@ describe('findFood', () => {
 
   it('never throws', () => {
     fc.assert(fc.property(fc.string({ maxLength: 200, unit: 'binary' }), (text) => void found(text)))
+  })
+})
+
+describe('names that a kitchen gave', () => {
+  const foods = [...testReader.ingredients.values()]
+  const index = indexFoods(foods.values(), [
+    { name: 'the good nuts', ingredientId: 'walnut' },
+    { name: 'white beans', ingredientId: 'mushroom' },
+    { name: 'lost', ingredientId: 'gone' },
+  ])
+
+  it('stand for their food, before any other that is called so', () => {
+    expect(findFood(index, 'the good nuts').ingredientId).toBe('walnut')
+    expect(findFood(testReader.index, 'the good nuts').ingredientId).toBeNull()
+    expect(findFood(index, 'white beans').ingredientId).toBe('mushroom')
+    expect(findFood(index, 'cannellini').ingredientId).toBe('beans')
+  })
+
+  it('of a food that is gone name nothing', () => {
+    expect(findFood(index, 'lost').ingredientId).toBeNull()
   })
 })

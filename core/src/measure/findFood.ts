@@ -34,10 +34,21 @@ const SURE = 0.7
 const OFFERED = 0.4
 const MOST_CHOICES = 6
 
-/** Builds the index that `findFood` searches: every name of every ingredient, by word. */
-export function indexFoods(ingredients: Iterable<Ingredient>): FoodIndex {
+/** A name that a kitchen gave a food: it means that food and no other. */
+export interface OwnName {
+  readonly name: string
+  readonly ingredientId: string
+}
+
+/**
+ * Builds the index that `findFood` searches: every name of every ingredient, by word.
+ * @param own names that a kitchen gave: each stands for its food alone, whatever others are called so
+ */
+export function indexFoods(ingredients: Iterable<Ingredient>, own: readonly OwnName[] = []): FoodIndex {
   const names = new Map<string, Name>()
-  for (const ingredient of ingredients) {
+  const foods = [...ingredients]
+  const byId = new Map(own.length === 0 ? [] : foods.map((food) => [food.id, food]))
+  for (const ingredient of foods) {
     for (const text of [ingredient.name, ...ingredient.otherNames]) {
       const tokens = foodTokens(text)
       if (tokens.length === 0) continue
@@ -47,6 +58,12 @@ export function indexFoods(ingredients: Iterable<Ingredient>): FoodIndex {
         names.set(key, { tokens, letters: tokens.join('').length, ingredients: [ingredient] })
       } else if (!known.ingredients.includes(ingredient)) known.ingredients.push(ingredient)
     }
+  }
+  for (const { name, ingredientId } of own) {
+    const food = byId.get(ingredientId)
+    const tokens = foodTokens(name)
+    if (food !== undefined && tokens.length > 0)
+      names.set(tokens.join(' '), { tokens, letters: tokens.join('').length, ingredients: [food] })
   }
   const byToken = new Map<string, Name[]>()
   for (const name of names.values()) {

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { Equipment, Observation } from './method'
+import { Equipment, Observation, OperationId } from './method'
 
 export const MeasureRegion = z.enum(['us', 'metric', 'australian', 'imperial'])
 export type MeasureRegion = z.infer<typeof MeasureRegion>
@@ -48,6 +48,24 @@ export const usualEquipment = (): Equipment[] => [
   thing('pressure-pot', 'pressure-pot', 'Pressure pot 6 L', { areaDm2: 4, capacityG: 3000, powerKw: 1 }),
 ]
 
+/** A verb as this kitchen means it. */
+export const KitchenWord = z.strictObject({
+  word: z
+    .string()
+    .min(2)
+    .max(40)
+    .regex(/^[\p{L}-]+$/u, 'One word, of letters alone.'),
+  operation: OperationId,
+})
+export type KitchenWord = z.infer<typeof KitchenWord>
+
+/** What this kitchen calls a food. */
+export const KitchenName = z.strictObject({
+  name: z.string().min(2, 'Write what it is called.').max(120),
+  ingredientId: z.string(),
+})
+export type KitchenName = z.infer<typeof KitchenName>
+
 /** How this kitchen measures, weighs and counts. */
 export const Kitchen = z.strictObject({
   format: z.literal('frijol/kitchen'),
@@ -66,6 +84,9 @@ export const Kitchen = z.strictObject({
   equipment: z.array(Equipment).max(60).default(usualEquipment),
   /** Weighings against the model, from which it learns this kitchen's pans and ovens. */
   observations: z.array(Observation).max(2000).default([]),
+  /** Verbs it has taught the reader, and its own names for foods. Added later, too. */
+  words: z.array(KitchenWord).max(500).default([]),
+  names: z.array(KitchenName).max(2000).default([]),
 })
 export type Kitchen = z.infer<typeof Kitchen>
 
@@ -81,4 +102,6 @@ export const defaultKitchen: Kitchen = {
   packs: [],
   equipment: usualEquipment(),
   observations: [],
+  words: [],
+  names: [],
 }

@@ -1,14 +1,15 @@
 import type { OperationId } from '../model'
 import { parse } from './clauses'
 import { type DoingText, doingsIn } from './doings'
+import { NO_WORDS, type OwnWords } from './lexicon/ownWords'
 
 /** The words of a step as one doing, whatever they say: what was set by hand stands even where they say nothing. */
-export function asOne(text: string): DoingText | null {
-  const all = doingsIn(text)
+export function asOne(text: string, own: OwnWords = NO_WORDS): DoingText | null {
+  const all = doingsIn(text, own)
   const [first] = all
   const last = all.at(-1)
   if (first === undefined || last === undefined) {
-    const parsed = parse(text)
+    const parsed = parse(text, own)
     const [main] = parsed.clauses
     return main === undefined
       ? null

@@ -1,4 +1,5 @@
 import { CONNECTIVES, SUBJECTS } from './lexicon/particles'
+import { NO_WORDS, type OwnWords } from './lexicon/ownWords'
 import { type FoundVerb, type Verb, verbOf } from './lexicon/verbs'
 import { sentencesIn } from './sentences'
 import { type Span, type Subordinate, subordinatesOf, without } from './subordinates'
@@ -47,18 +48,19 @@ interface Cut {
 }
 
 /** Verbs of a sentence that open a clause. */
-function cutsIn(bare: string, { from, to }: Span): Cut[] {
+function cutsIn(bare: string, { from, to }: Span, own: OwnWords): Cut[] {
   const tokens = tokensOf(bare.slice(from, to))
   const cuts: Cut[] = []
   const isPast = tokens.some(
-    ({ text }, index) => verbOf(text)?.form === 'past' && SUBJECTS.has(tokens[index - 1]?.text ?? ''),
+    ({ text }, index) =>
+      (own.get(text) ?? verbOf(text))?.form === 'past' && SUBJECTS.has(tokens[index - 1]?.text ?? ''),
   )
   for (let index = 0; index < tokens.length; index += 1) {
     const token = tokens[index]
     if (token?.kind !== 'word') continue
     const pair = `${token.text}-${tokens[index + 1]?.text ?? ''}`
     const length = COMPOUNDS.has(pair) ? 2 : 1
-    const found = verbAt({ tokens, index, length }, firstWord(tokens), isPast)
+    const found = verbAt({ tokens, index, length }, firstWord(tokens), isPast, own)
     if (found === null) continue
     // "Crumble or cube the cheese" is one doing.
     if (tokens[index - 1]?.text === 'or' && cuts.at(-1)?.to === (tokens[index - 2]?.end ?? -1) + from)
@@ -119,8 +121,9 @@ function clausesOf(
   sentence: Span,
   number: number,
   subordinates: readonly Subordinate[],
+  own: OwnWords,
 ): Clause[] {
-  const cuts = cutsIn(bare, sentence)
+  const cuts = cutsIn(bare, sentence, own)
   const words = text.slice(sentence.from, sentence.to)
   const isOptional = (from: number, to: number): boolean =>
     subordinates.some(
@@ -197,7 +200,14 @@ function clausesOf(
   return clauses
 }
 
-const parsed = new Map<string, Parsed>()
+const parsedBy = new WeakMap<OwnWords, Map<string, Parsed>>()
+const keptFor = (own: OwnWords): Map<string, Parsed> => {
+  const known = parsedBy.get(own)
+  if (known !== undefined) return known
+  const made = new Map<string, Parsed>()
+  parsedBy.set(own, made)
+  return made
+}
 const MOST_PARSED = 4000
 
 /** "You'll want to", "make sure to", "go ahead and": what follows is what is to be done. */
@@ -221,14 +231,15 @@ const inOrder = (text: string): string =>
   )
 
 /** A text of instructions cut into its clauses. Kept by its words: reading happens when they change. */
-export function parse(text: string): Parsed {
+export function parse(text: string, own: OwnWords = NO_WORDS): Parsed {
+  const parsed = keptFor(own)
   const known = parsed.get(text)
   if (known !== undefined) return known
   const ordered = inOrder(text)
   const subordinates = subordinatesOf(ordered)
   const bare = withoutModals(without(ordered, subordinates))
   const clauses = sentencesIn(ordered).flatMap((sentence, number) =>
-    clausesOf(ordered, bare, sentence, number, subordinates),
+    clausesOf(ordered, bare, sentence, number, subordinates, own),
   )
   const made = { text, bare, subordinates, clauses }
   if (parsed.size >= MOST_PARSED) parsed.clear()

@@ -1,5 +1,6 @@
 import type { OperationId } from '../model'
 import { type Clause, parse, type Parsed } from './clauses'
+import { NO_WORDS, type OwnWords } from './lexicon/ownWords'
 import { HOT } from './lexicon/things'
 import { type Read, readClause, timeIn } from './senses'
 
@@ -96,14 +97,22 @@ const hasOwnObject = ({ clause, words }: Read, parsed: Parsed): boolean => {
   )
 }
 
-const doingsOfText = new Map<string, readonly DoingText[]>()
+const doingsBy = new WeakMap<OwnWords, Map<string, readonly DoingText[]>>()
+const keptFor = (own: OwnWords): Map<string, readonly DoingText[]> => {
+  const known = doingsBy.get(own)
+  if (known !== undefined) return known
+  const made = new Map<string, readonly DoingText[]>()
+  doingsBy.set(own, made)
+  return made
+}
 const MOST = 4000
 
 /** The doings of a text, in order. Together they hold all its words. Kept by the words. */
-export function doingsIn(text: string): readonly DoingText[] {
+export function doingsIn(text: string, own: OwnWords = NO_WORDS): readonly DoingText[] {
+  const doingsOfText = keptFor(own)
   const known = doingsOfText.get(text)
   if (known !== undefined) return known
-  const made = gather(parse(text))
+  const made = gather(parse(text, own))
   if (doingsOfText.size >= MOST) doingsOfText.clear()
   doingsOfText.set(text, made)
   return made

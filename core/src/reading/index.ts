@@ -1,4 +1,5 @@
 export { type StepFacts } from './facts'
+export { NO_WORDS, type OwnWords, ownWordsOf } from './lexicon/ownWords'
 export { OPERATION_NAMES } from './lexicon/operations'
 export { type MethodText, type PartLines, readMethod, type ReadMethod } from './method'
 export { readRecipeMethod } from './methodReader'
@@ -7,4 +8,5 @@ export { followWords, type HandChange, readStep, rereadStep, setByHand, stepFrom
 export { proposeSteps, splitInstructions } from './pastedSteps'
 export { type Piece, piecesOfText } from './shown'
 export { statesHeat } from './stepTimes'
+export { wordToTeach } from './teach'
 export { readUses, usesOf } from './uses'

@@ -2,6 +2,7 @@ import { type ResolvedLine } from '../composition'
 import type { Kitchen, Part, Step, Written } from '../model'
 import { doingsIn, type DoingText } from './doings'
 import { factsOf, type StepFacts } from './facts'
+import { ownWordsOf } from './lexicon/ownWords'
 import { fitAt, type Named, namedLine, namedPart } from './named'
 import { stemsOf, tokensOf } from './tokens'
 import { type Doing, Walk } from './walk'
@@ -126,6 +127,7 @@ export function readMethod(
   newId: () => string,
 ): ReadMethod {
   const named = namedIn(parts)
+  const own = ownWordsOf(kitchen)
   const walk = new Walk(
     named,
     method.map(({ text }) => text),
@@ -138,7 +140,7 @@ export function readMethod(
   const written = method.map((one, at): Written => {
     if (one.heading !== null) heading = partOfHeading(one.heading, named)
     const stepIds: string[] = []
-    const doings = doingsIn(one.text)
+    const doings = doingsIn(one.text, own)
     let lead = ''
     let previous: { part: number; index: number } | null = null
     let topic: number | null = null

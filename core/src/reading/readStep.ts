@@ -1,6 +1,7 @@
 import { NO_SETTINGS, type OperationId, type Step, type StepSettings } from '../model'
 import { doingsIn, type DoingText } from './doings'
 import { factsOf, type StepFacts } from './facts'
+import { NO_WORDS, type OwnWords } from './lexicon/ownWords'
 import { OPERATION_NAMES } from './lexicon/operations'
 import { refined } from './refine'
 import { asOne } from './asOne'
@@ -22,8 +23,8 @@ const DRAINED_AFTER: ReadonlySet<OperationId> = new Set([
 ])
 
 /** "Boil 30 minutes, then drain" pours the pot off at the end; "drain the beans and boil them" does not. */
-const isDrainedAfter = (text: string, main: DoingText): boolean =>
-  doingsIn(text).some(
+const isDrainedAfter = (text: string, main: DoingText, own: OwnWords): boolean =>
+  doingsIn(text, own).some(
     ({ operation, from }) => (operation === 'drain' || operation === 'strain') && from > main.from,
   )
 
@@ -32,11 +33,12 @@ const isDrainedAfter = (text: string, main: DoingText): boolean =>
  *
  * @param text words of a cook; a recipe's sentence or a short note like "roast 200C fan 25 min, single layer". Of several
  *   doings the one that changes the food most is meant.
+ * @param own verbs that the kitchen has taught
  * @returns every field null that the words do not state; times in min (the middle of a range), temperatures in C
  */
-export function readStep(text: string): StepFacts {
+export function readStep(text: string, own: OwnWords = NO_WORDS): StepFacts {
   const named = BY_NAME.get(text.replace(NAME_END, '').trim().toLowerCase())
-  const doing = asOne(text)
+  const doing = asOne(text, own)
   if (doing === null)
     return { operation: null, durationMin: null, tempC: null, until: null, settings: NO_SETTINGS }
   // Words that only name things tell of no doing by themselves.
@@ -47,15 +49,15 @@ export function readStep(text: string): StepFacts {
   const read = isFragment || doing.operation === null ? null : refined(doing, nothingTaken(), null, null)
   const operation = named ?? read
   const facts = factsOf(doing, operation)
-  const isDrained = operation !== null && DRAINED_AFTER.has(operation) && isDrainedAfter(text, doing)
+  const isDrained = operation !== null && DRAINED_AFTER.has(operation) && isDrainedAfter(text, doing, own)
   return isDrained ? { ...facts, settings: { ...facts.settings, isDrained: true } } : facts
 }
 
 /** A step read anew from its words; what was set by hand stays. */
-export function rereadStep(step: Step, text: string): Step {
-  const read = readStep(text)
+export function rereadStep(step: Step, text: string, own: OwnWords = NO_WORDS): Step {
+  const read = readStep(text, own)
   // What the list made of "cook" stays while the words say no other doing.
-  const isSame = readStep(step.text).operation === read.operation
+  const isSame = readStep(step.text, own).operation === read.operation
   const hand = new Set<string>(step.byHand)
   const settings = Object.fromEntries(
     Object.entries(read.settings).map(([key, value]) => [
@@ -93,14 +95,23 @@ export function setByHand(step: Step, change: HandChange): Step {
 }
 
 /** A step that follows its words again in everything. */
-export const followWords = (step: Step): Step => rereadStep({ ...step, byHand: [] }, step.text)
+export const followWords = (step: Step, own: OwnWords = NO_WORDS): Step =>
+  rereadStep(
+    {
+      ...step,
+      byHand: [],
+      operation: step.byHand.includes('operation') ? readStep(step.text, own).operation : step.operation,
+    },
+    step.text,
+    own,
+  )
 
 /** A new step from its words. */
-export function stepFrom(text: string, id: string): Step {
+export function stepFrom(text: string, id: string, own: OwnWords = NO_WORDS): Step {
   return {
     id,
     text: text.slice(0, 4000),
-    ...readStep(text.slice(0, 4000)),
+    ...readStep(text.slice(0, 4000), own),
     byHand: [],
     uses: null,
     weighedG: null,

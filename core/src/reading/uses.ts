@@ -1,6 +1,7 @@
 import type { ResolvedLine } from '../composition'
 import { type Kitchen, type Part, type Step, stepsInOrder, type StepUse, type Written } from '../model'
 import { asOne } from './asOne'
+import { ownWordsOf } from './lexicon/ownWords'
 import { namedIn, type PartLines } from './method'
 import { type Doing, Walk } from './walk'
 
@@ -29,7 +30,7 @@ export function readUses(
     reading,
   )
   const uses = new Map<string, StepUse[]>()
-  const doings = placed.map(({ step }) => asOne(step.text))
+  const doings = placed.map(({ step }) => asOne(step.text, ownWordsOf(kitchen)))
   const made: { part: number; doing: Doing | null; step: Step }[] = []
   placed.forEach(({ part, step, isWritten }, at) => {
     const doing = doings[at] ?? null

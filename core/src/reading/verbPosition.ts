@@ -1,3 +1,4 @@
+import { NO_WORDS, type OwnWords } from './lexicon/ownWords'
 import { ADVERBS, CONNECTIVES, DETERMINERS, PREPOSITIONS, SUBJECTS } from './lexicon/particles'
 import { type FoundVerb, verbOf } from './lexicon/verbs'
 import type { Token } from './tokens'
@@ -97,12 +98,17 @@ function isAfterPhrase(at: At, sentenceStart: number, isNoun: boolean): boolean 
 }
 
 /** The verb that stands at a token in the place of a verb, or null. */
-export function verbAt(at: At, sentenceStart: number, isPast: boolean): FoundVerb | null {
+export function verbAt(
+  at: At,
+  sentenceStart: number,
+  isPast: boolean,
+  own: OwnWords = NO_WORDS,
+): FoundVerb | null {
   const word = at.tokens
     .slice(at.index, at.index + at.length)
     .map(({ text }) => text)
     .join('-')
-  const found = verbOf(word)
+  const found = own.get(word) ?? verbOf(word)
   if (found === null) return null
   const previous = before(at)
   const isFirst =

@@ -2,7 +2,15 @@ import { defaultKitchen, type Kitchen } from '@frijol/core/model'
 import { render, screen, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { beforeEach, describe, expect, it } from 'vitest'
-import { changeKitchen, loadKitchen, useKitchenStore } from '../store'
+import {
+  changeKitchen,
+  kitchenWords,
+  loadKitchen,
+  teachName,
+  teachWord,
+  typedLine,
+  useKitchenStore,
+} from '../store'
 import { KitchenPage } from './index'
 
 const kitchenNow = (): Kitchen => useKitchenStore.getState().kitchen
@@ -96,5 +104,37 @@ describe('learned by weighing', () => {
     await userEvent.click(brown.getByRole('button', { name: 'Reset' }))
     expect(kitchenNow().observations.map(({ id }) => id)).toEqual(['c@1'])
     expect(rowOf('Roast in oven tray').getByText('1')).toBeInTheDocument()
+  })
+})
+
+describe('words of the kitchen', () => {
+  it('say how they come here while there are none', () => {
+    expect(screen.getByText(/^None yet\. Set by hand what a step does/)).toBeInTheDocument()
+  })
+
+  it('are listed with what they mean, and forgotten one by one', async () => {
+    await teachWord('scald', 'heat')
+    await teachWord('frizzle', 'shallow-fry')
+    await teachWord('scald', 'boil')
+    await teachName('frying mix', 'olive-oil')
+    const list = within(await screen.findByRole('list', { name: 'Words of this kitchen' }))
+    expect(list.getAllByRole('listitem').map(({ textContent }) => textContent)).toEqual([
+      '“frizzle” is Fry',
+      '“scald” is Boil',
+      '“frying mix” is Olive oil, extra virgin',
+    ])
+    await userEvent.click(list.getByRole('button', { name: 'Forget scald' }))
+    expect(kitchenNow().words).toEqual([{ word: 'frizzle', operation: 'shallow-fry' }])
+    await userEvent.click(list.getByRole('button', { name: 'Forget frying mix' }))
+    expect(kitchenNow().names).toEqual([])
+  })
+
+  it('are known at once to the reading of lines and steps', async () => {
+    const read = () => typedLine('2 tbsp frying mix').ingredientId
+    expect(read()).toBeNull()
+    await teachName('frying mix', 'olive-oil')
+    expect(read()).toBe('olive-oil')
+    await teachWord('frizzle', 'shallow-fry')
+    expect(kitchenWords().get('frizzled')?.verb.word).toBe('frizzle')
   })
 })

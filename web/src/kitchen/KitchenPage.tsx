@@ -4,6 +4,7 @@ import { Card, CardTitle, Field, NumberField, SelectInput, TextInput } from '../
 import { BackupCard } from './BackupCard'
 import { EquipmentCard } from './EquipmentCard'
 import { LearnedCard } from './LearnedCard'
+import { WordsCard } from './WordsCard'
 
 const REGIONS: Record<MeasureRegion, string> = {
   us: 'US cups (237 mL), tablespoon 15 mL',
@@ -103,6 +104,7 @@ export function KitchenPage() {
             </Field>
           </Card>
           <LearnedCard kitchen={kitchen} />
+          <WordsCard kitchen={kitchen} />
           <BackupCard />
         </div>
         <EquipmentCard equipment={kitchen.equipment} onChange={set} />

@@ -15,7 +15,16 @@ export {
   undo,
   useOpenDish,
 } from './openDish'
-export { changeKitchen, lineReader, loadKitchen, useKitchenStore, useLibrary } from './kitchen'
+export {
+  changeKitchen,
+  kitchenWords,
+  lineReader,
+  loadKitchen,
+  teachName,
+  teachWord,
+  useKitchenStore,
+  useLibrary,
+} from './kitchen'
 export { nudged, pastedLines, rereadLine, typedLine, typedLines, withAmountText, withGrams } from './lines'
 export { nextActOf, partOf, useAssessment, useDish, useExplanation } from './selectors'
 export {

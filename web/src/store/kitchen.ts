@@ -1,7 +1,13 @@
 import type { ReadContext } from '@frijol/core/interchange'
 import { indexFoods, type LineReader } from '@frijol/core/measure'
-import { defaultKitchen, type Ingredient, type Kitchen, type Library } from '@frijol/core/model'
-import { readRecipeMethod, stepFrom } from '@frijol/core/reading'
+import {
+  defaultKitchen,
+  type Ingredient,
+  type Kitchen,
+  type Library,
+  type OperationId,
+} from '@frijol/core/model'
+import { type OwnWords, ownWordsOf, readRecipeMethod, stepFrom } from '@frijol/core/reading'
 import { create } from 'zustand'
 import { readKitchen, saveKitchen } from '../data'
 import { newId, nowIso } from './ids'
@@ -28,7 +34,7 @@ export async function loadKitchen(): Promise<void> {
     readKitchen(),
   ])
   const library = withOwnIngredients(own)
-  const index = indexFoods(library.ingredients.values())
+  const index = indexFoods(library.ingredients.values(), kitchen.names)
   useKitchenStore.setState({
     kitchen,
     own,
@@ -41,7 +47,14 @@ export async function loadKitchen(): Promise<void> {
 export async function changeKitchen(change: (kitchen: Kitchen) => Kitchen): Promise<void> {
   const { kitchen, reader } = useKitchenStore.getState()
   const next = change(kitchen)
-  useKitchenStore.setState({ kitchen: next, reader: reader === null ? null : { ...reader, kitchen: next } })
+  const index =
+    reader === null || next.names === kitchen.names
+      ? reader?.index
+      : indexFoods(reader.ingredients.values(), next.names)
+  useKitchenStore.setState({
+    kitchen: next,
+    reader: reader === null || index === undefined ? null : { ...reader, index, kitchen: next },
+  })
   await saveKitchen(next)
 }
 
@@ -58,11 +71,28 @@ export function lineReader(): LineReader {
   return reader
 }
 
+/** Verbs that this kitchen has taught the reader. */
+export const kitchenWords = (): OwnWords => ownWordsOf(useKitchenStore.getState().kitchen)
+
+/** From now on a verb means this operation here. */
+export const teachWord = (word: string, operation: OperationId): Promise<void> =>
+  changeKitchen((kitchen) => ({
+    ...kitchen,
+    words: [...kitchen.words.filter((one) => one.word !== word), { word, operation }].slice(-500),
+  }))
+
+/** From now on a name means this food here. */
+export const teachName = (name: string, ingredientId: string): Promise<void> =>
+  changeKitchen((kitchen) => ({
+    ...kitchen,
+    names: [...kitchen.names.filter((one) => one.name !== name), { name, ingredientId }].slice(-2000),
+  }))
+
 /** What reading a recipe needs in this browser. */
 export const readContext = (): ReadContext => ({
   reader: lineReader(),
   newId,
   now: nowIso(),
-  readStep: stepFrom,
+  readStep: (text, id) => stepFrom(text, id, kitchenWords()),
   readMethod: readRecipeMethod,
 })

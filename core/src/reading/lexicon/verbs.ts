@@ -132,17 +132,17 @@ export interface FoundVerb {
   readonly form: VerbForm
 }
 
+/** "Bake", "bakes", "baked", "baking". */
+export const formsOf = (word: string): readonly (readonly [text: string, form: VerbForm])[] => [
+  [word, 'bare'],
+  [thirdOf(word), 'third'],
+  [pastOf(word), 'past'],
+  [gerundOf(word), 'gerund'],
+]
+
 const FORMS = new Map<string, FoundVerb>()
-for (const verb of readTable(VERB_TABLE)) {
-  const { word } = verb
-  const forms: readonly (readonly [string, VerbForm])[] = [
-    [word, 'bare'],
-    [thirdOf(word), 'third'],
-    [pastOf(word), 'past'],
-    [gerundOf(word), 'gerund'],
-  ]
-  for (const [text, form] of forms) if (!FORMS.has(text)) FORMS.set(text, { verb, form })
-}
+for (const verb of readTable(VERB_TABLE))
+  for (const [text, form] of formsOf(verb.word)) if (!FORMS.has(text)) FORMS.set(text, { verb, form })
 
 /** The verb that a word is a form of, or null. */
 export const verbOf = (word: string): FoundVerb | null => FORMS.get(word.toLowerCase()) ?? null

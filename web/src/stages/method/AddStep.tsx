@@ -2,7 +2,7 @@ import { type OperationId, OperationId as Operations, type Part } from '@frijol/
 import { SPECS, specOf } from '@frijol/core/program'
 import { setByHand, splitInstructions, stepFrom } from '@frijol/core/reading'
 import { useDeferredValue, useMemo, useRef, useState } from 'react'
-import { methodCommands, newId, run, useProposedPart } from '../../store'
+import { kitchenWords, methodCommands, newId, run, useProposedPart } from '../../store'
 import { AddField } from '../../ui'
 import { factsOf, grams, spoken, takenWords } from './format'
 
@@ -11,7 +11,7 @@ const byName = [...SPECS].sort((a, b) => a.name.localeCompare(b.name))
 /** How a step would be understood, and what it would do, while it is typed. */
 function usePreview(part: Part, text: string): string {
   const proposed = useMemo(
-    () => (text.trim() === '' ? null : [...part.steps, stepFrom(text.trim(), 'being-typed')]),
+    () => (text.trim() === '' ? null : [...part.steps, stepFrom(text.trim(), 'being-typed', kitchenWords())]),
     [part.steps, text],
   )
   const reading = useProposedPart(part.id, proposed)?.steps.at(-1) ?? null
@@ -40,12 +40,14 @@ export function AddStep({ part, onPasteMany }: AddStepProps) {
   const preview = usePreview(part, useDeferredValue(text))
   const add = () => {
     if (text.trim() === '') return
-    run(methodCommands.addSteps(part.id, [stepFrom(text.trim(), newId())]))
+    run(methodCommands.addSteps(part.id, [stepFrom(text.trim(), newId(), kitchenWords())]))
     setText('')
   }
   const pick = (operation: OperationId) => {
     const words = text.trim() === '' ? `${specOf(operation).name}.` : text.trim()
-    run(methodCommands.addSteps(part.id, [setByHand(stepFrom(words, newId()), { operation })]))
+    run(
+      methodCommands.addSteps(part.id, [setByHand(stepFrom(words, newId(), kitchenWords()), { operation })]),
+    )
     setText('')
     input.current?.focus()
   }

@@ -8,11 +8,12 @@ import {
 import { dialC, fanAirC } from '@frijol/core/measure'
 import { guidanceOf, SPECS, specOf } from '@frijol/core/program'
 import { followWords, type HandChange } from '@frijol/core/reading'
-import { methodCommands, run, useKitchenStore } from '../../store'
+import { kitchenWords, methodCommands, run, useKitchenStore } from '../../store'
 import { Button, Field, NumberField, SelectInput, TextArea } from '../../ui'
 import { stateOfLot } from './format'
 import { Additions, type PieceProps, SettingField, SETTINGS } from './SettingField'
 import { Takes } from './Takes'
+import { TeachWord } from './TeachWord'
 import { Weighing } from './Weighing'
 
 const byName = [...SPECS].sort((a, b) => a.name.localeCompare(b.name))
@@ -126,6 +127,7 @@ export function StepEditor({ part, step, number, reading }: StepEditorProps) {
           .
         </p>
       )}
+      <TeachWord step={step} />
       {step.byHand.length > 0 && (
         <p className="m-0 flex flex-wrap items-center gap-2 text-[13px] text-ink-2">
           Set by hand: {step.byHand.map((field) => HAND_NAMES[field] ?? field).join(', ')}.
@@ -133,7 +135,13 @@ export function StepEditor({ part, step, number, reading }: StepEditorProps) {
             tone="quiet"
             className="min-h-7"
             onClick={() =>
-              run(methodCommands.replaceStep(part.id, followWords(step), 'follow the words again'))
+              run(
+                methodCommands.replaceStep(
+                  part.id,
+                  followWords(step, kitchenWords()),
+                  'follow the words again',
+                ),
+              )
             }
           >
             Follow the words again

@@ -7,7 +7,7 @@ import { clsx } from 'clsx'
 import { ChevronDown, GripVertical, X } from 'lucide-react'
 import { memo } from 'react'
 import { FindingRow } from '../../findings'
-import { askWhy, methodCommands, run } from '../../store'
+import { askWhy, kitchenWords, methodCommands, run } from '../../store'
 import { Chip, type ChipTone, IconButton, TextArea } from '../../ui'
 import { type Attendance, attendanceOf, factsOf, grams, spoken } from './format'
 import { type Level, Ribbon } from './Ribbon'
@@ -102,7 +102,7 @@ export const StepRow = memo(function StepRow({
             run(
               methodCommands.replaceStep(
                 part.id,
-                rereadStep(step, event.target.value.slice(0, 4000)),
+                rereadStep(step, event.target.value.slice(0, 4000), kitchenWords()),
                 'change a step',
                 `words ${step.id}`,
               ),

@@ -69,7 +69,7 @@ let stop: () => void
 beforeEach(async () => {
   await closeDish()
   await loadKitchen()
-  useKitchenStore.setState(({ kitchen }) => ({ kitchen: { ...kitchen, observations: [] } }))
+  useKitchenStore.setState(({ kitchen }) => ({ kitchen: { ...kitchen, observations: [], words: [] } }))
   const read = await importText(RECIPE)
   if (!read.ok) throw new Error(read.issues[0]?.message)
   await openDish(read.value[0]?.id ?? '')
@@ -235,4 +235,21 @@ describe('other ways', () => {
 it('the demo’s parts all have a method that the screen can show', () => {
   for (const { parts } of demoKitchen().dishes)
     for (const { steps } of parts) expect(steps.length).toBeGreaterThan(2)
+})
+
+describe('a word that was read otherwise', () => {
+  it('is offered to the kitchen once its step is set by hand, and read so from then on', async () => {
+    await open(1)
+    const details = () => within(screen.getByRole('group', { name: 'Details of step 1' }))
+    expect(details().queryByRole('button', { name: /In this kitchen/ })).toBeNull()
+    await userEvent.selectOptions(details().getByLabelText('What is done'), 'Toast')
+    await userEvent.click(details().getByRole('button', { name: 'In this kitchen, “brown” is always Toast' }))
+    expect(useKitchenStore.getState().kitchen.words).toEqual([{ word: 'brown', operation: 'toast' }])
+    expect(details().queryByRole('button', { name: /In this kitchen/ })).toBeNull()
+    const [, next] = partNow().steps
+    if (next === undefined) throw new Error('no second step')
+    await userEvent.clear(screen.getByRole('textbox', { name: 'Step 2' }))
+    await userEvent.type(screen.getByRole('textbox', { name: 'Step 2' }), 'Brown the onion for 4 minutes.')
+    expect(partNow().steps[1]).toMatchObject({ operation: 'toast', durationMin: 4 })
+  })
 })

@@ -1,7 +1,7 @@
 import { prepBeside } from '@frijol/core/measure'
 import type { Finding, FormulaLine } from '@frijol/core/model'
 import { useState } from 'react'
-import { commands, rereadLine, run, useLibrary } from '../../store'
+import { commands, rereadLine, run, teachName, useLibrary } from '../../store'
 import { Finder, Sheet } from '../../ui'
 
 export interface FoodCellProps {
@@ -77,10 +77,12 @@ export function FoodCell({ partId, line, name, colour, finding }: FoodCellProps)
       >
         <ChooseFood
           text={line.food}
-          onChosen={(id) => {
+          onChosen={(id, isAlways) => {
             setChoosing(false)
             const food = library.ingredients.get(id)
-            if (food !== undefined) run(commands.chooseFood(partId, line.id, food))
+            if (food === undefined) return
+            run(commands.chooseFood(partId, line.id, food))
+            if (isAlways) void teachName(line.food.toLowerCase(), id)
           }}
         />
       </Sheet>
@@ -88,25 +90,32 @@ export function FoodCell({ partId, line, name, colour, finding }: FoodCellProps)
   )
 }
 
-function ChooseFood({ text, onChosen }: { text: string; onChosen: (id: string) => void }) {
+function ChooseFood({ text, onChosen }: { text: string; onChosen: (id: string, isAlways: boolean) => void }) {
   const library = useLibrary()
+  const [isAlways, setAlways] = useState(false)
   return (
-    <Finder
-      label="Foods"
-      placeholder="Search the library"
-      initial={text.split(' ').at(-1) ?? ''}
-      onPick={onChosen}
-      groups={[
-        {
-          heading: 'Library',
-          items: [...library.ingredients.values()].map(({ id, name, otherNames, foodClass }) => ({
-            id,
-            label: name,
-            detail: foodClass.replace('-', ' '),
-            words: otherNames,
-          })),
-        },
-      ]}
-    />
+    <>
+      <label className="flex items-center gap-2 text-sm">
+        <input type="checkbox" checked={isAlways} onChange={(event) => setAlways(event.target.checked)} />
+        In this kitchen, “{text.toLowerCase()}” is always the food I choose
+      </label>
+      <Finder
+        label="Foods"
+        placeholder="Search the library"
+        initial={text.split(' ').at(-1) ?? ''}
+        onPick={(id) => onChosen(id, isAlways)}
+        groups={[
+          {
+            heading: 'Library',
+            items: [...library.ingredients.values()].map(({ id, name, otherNames, foodClass }) => ({
+              id,
+              label: name,
+              detail: foodClass.replace('-', ' '),
+              words: otherNames,
+            })),
+          },
+        ]}
+      />
+    </>
   )
 }
