@@ -104,6 +104,59 @@ const CASES: readonly (readonly [what: string, list: string, method: string, tak
     'Cook the onions in the oil slowly for 40 minutes. Pour in the wine, let it bubble away. Add the stock and simmer 20 minutes.',
     ['sweat: onions, oil', 'reduce: 1, red wine', 'simmer: 2, vegetable stock'],
   ],
+  [
+    'what is added after a while',
+    '1 onion / 1 tbsp oil / 200 g cooked lentils / 300 ml vegetable stock',
+    'Fry the onion in the oil for 5 minutes before adding the lentils and stock. Bubble for 20 minutes.',
+    ['shallow-fry: onion, oil', 'simmer: 1, cooked lentils, vegetable stock'],
+  ],
+  [
+    'a noun that no list knows is what most foods are in',
+    '400 g cooked chickpeas / 30 g vegan mayonnaise / 1 tsp mustard / 1 stick celery / 4 slices bread',
+    'Mash the chickpeas with the mayonnaise, mustard and celery. Toast the bread. Divide the salad between the slices.',
+    ['mash: cooked chickpeas, vegan mayonnaise, mustard, celery', 'toast: bread', 'shape: 1, 2'],
+  ],
+  [
+    'the broth of the pot, where some is in the dumplings',
+    '200 g vital wheat gluten / 150 ml vegetable broth / 1 tbsp oil / 1.5 l vegetable broth / 1 onion',
+    'Mix the gluten with the 150 ml broth and the oil. Bring the 1.5 l broth and the onion to a simmer. Shape the dough into balls. Lower them into the broth and simmer for 40 minutes.',
+    [
+      'mix: vital wheat gluten, vegetable broth, oil',
+      'heat: vegetable broth, onion',
+      'shape: 1',
+      'simmer: 3, 2',
+    ],
+  ],
+  [
+    'the wet into the dry',
+    '200 g chickpea flour / 1 tsp salt / 200 ml water / 1 tbsp lemon juice',
+    'Combine the chickpea flour and salt. Whisk the water and lemon juice. Pour the wet into the dry and mix.',
+    ['mix: chickpea flour, salt', 'mix: water, lemon juice', 'mix: 2, 1'],
+  ],
+  [
+    'a coating that was mixed just before',
+    '400 g firm tofu / 2 tbsp soy sauce / 1 tbsp sugar / 1 tbsp oil',
+    'Slice the tofu. Mix the soy sauce and sugar. Coat the tofu and marinate for 30 minutes.',
+    ['chop: firm tofu', 'mix: soy sauce, sugar', 'coat: 1, 2', 'marinate: 3'],
+  ],
+  [
+    'what it becomes is not where it goes',
+    '1 aubergine / 200 g firm tofu',
+    'Cut the aubergine into chunks. Press the tofu for 15 minutes and tear it into bite-sized pieces.',
+    ['chop: aubergine', 'press: firm tofu', 'chop: 2'],
+  ],
+  [
+    'what is scooped out is thrown away',
+    '4 green peppers / 100 g cooked rice / 1 tsp chilli powder',
+    'Mix the rice and chilli powder. Slice the tops off the peppers and scoop out the seeds. Stuff with the rice.',
+    ['mix: cooked rice, chilli powder', 'trim: green peppers', 'trim: 2', 'shape: 1, 3'],
+  ],
+  [
+    'both',
+    '1 kg butternut squash / 2 red onions / 2 tbsp olive oil',
+    'Cut the squash into wedges and quarter the onions. Toss both with the oil and roast for 30 minutes.',
+    ['chop: butternut squash, red onions', 'mix: 1, olive oil', 'roast: 2'],
+  ],
 ]
 
 describe('what a doing takes', () => {

@@ -224,11 +224,14 @@ const withoutModals = (text: string): string =>
 
 /** "Cook 2 minutes before adding the stock": first the one, then the other. */
 const BEFORE_PUT =
-  /,?\s+before (add|stir|pour|fold|tipp|whisk|spoon|scatter|sprinkl|spread|turn)ing(?=\s+(?:in\b|on\b|over\b|the\b|\p{L}+))/giu
+  /(,?\s+before )((?:add|stir|pour|fold|tipp|whisk|spoon|scatter|sprinkl|spread|turn)ing)(?=\s+(?:in\b|on\b|over\b|the\b|\p{L}+))/giu
+const BARE: Readonly<Record<string, string>> = { tipp: 'tip', sprinkl: 'sprinkle' }
+/** Every word keeps its place. */
 const inOrder = (text: string): string =>
-  text.replace(BEFORE_PUT, (found, stem: string) =>
-    `, ${stem === 'tipp' ? 'tip' : stem === 'sprinkl' ? 'sprinkle' : stem}`.padEnd(found.length),
-  )
+  text.replace(BEFORE_PUT, (_, before: string, gerund: string) => {
+    const stem = gerund.slice(0, -3)
+    return `,${' '.repeat(before.length - 1)}${(BARE[stem] ?? stem).padEnd(gerund.length)}`
+  })
 
 /** A text of instructions cut into its clauses. Kept by its words: reading happens when they change. */
 export function parse(text: string, own: OwnWords = NO_WORDS): Parsed {

@@ -26,6 +26,18 @@ describe('a sentence in its doings', () => {
     ['Pass it through a sieve.', ['strain']],
     ['Whizz until smooth.', ['blend']],
     ['Cold smoke for 40 minutes.', ['infuse']],
+    ['Cook for 2 minutes before adding the stock. Bubble for 20 minutes.', ['heat', 'simmer']],
+    ['While they boil chop the onions and fry them.', ['chop', 'shallow-fry']],
+    ['Blind-bake for 15 minutes.', ['roast']],
+    ['Temper the base to 50 C.', ['heat']],
+    ['Temper the mustard seeds in the oil.', ['toast']],
+    ['Dry on a rack for 2 days.', ['dehydrate']],
+    ['The night before, put the beans in plenty of cold water.', ['soak']],
+    ['In the morning pour that water off.', ['drain']],
+    ['Slice the tops off the peppers.', ['trim']],
+    ['Cover with the olive oil.', ['mix']],
+    ['Cover with a lid.', []],
+    ['Hold above 63 C.', ['hold']],
   ])('%s', (text, expected) => {
     expect(operations(text)).toEqual(expected)
   })
@@ -41,6 +53,10 @@ describe('a sentence in its doings', () => {
     // What goes on has no verb of its own.
     ['Fry the cutlets 3 minutes. Flip, 2 min.', ['shallow-fry', null]],
     ['Bring to the boil, 6 minutes on low.', ['heat', null]],
+    ['Bring to the boil and hold 2 minutes.', ['heat', null]],
+    ['Divide the salad between the slices and top with the rest.', ['shape']],
+    ['Pour in the wine and let it reduce completely.', ['reduce']],
+    ['Stand the peppers upright in a pot and simmer for 30 minutes.', ['simmer']],
   ])('a put-in is no doing of its own: %s', (text, expected) => {
     expect(operations(text)).toEqual(expected)
   })

@@ -267,7 +267,10 @@ function takeWord(
   const isPiece = (one: Lot): boolean =>
     !one.isSide && (one.operation === 'chop' || one.operation === 'shape')
   const cut =
-    lot ?? (PIECE_WORDS.has(word) ? (bench.lots.filter(isPiece).at(-1) ?? wasPiece(t, isPiece)) : undefined)
+    lot ??
+    (PIECE_WORDS.has(word)
+      ? (countedLot(t, word) ?? bench.lots.filter(isPiece).at(-1) ?? wasPiece(t, isPiece))
+      : undefined)
   const meant = cut ?? (FILLINGS.has(word) ? fillingOf(t) : undefined)
   if (meant !== undefined) t.lot(meant, said.share, role, said.amountG)
 }
@@ -288,6 +291,14 @@ function takeEvery(t: Taking, { word, said, role }: Extract<Mention, { kind: 'wo
   if (live.length < 2) return false
   for (const lot of live) t.lot(lot, said.share, role)
   return true
+}
+
+/** "The slices", where the list says "4 slices of bread". */
+function countedLot(t: Taking, word: string): Lot | undefined {
+  const counted = t.stage.lines.filter(({ line }) =>
+    line?.line.amount?.terms.some(({ unit }) => unit === word),
+  )
+  return t.lastLot((lot) => lot.holds.size <= 2 && counted.some(({ id }) => lot.holds.has(id)))
 }
 
 /** The live lot that what was cut or shaped last went into. */
