@@ -5,7 +5,8 @@ import { indexFoods, lineMass, type LineReader, readLine } from '@frijol/core/me
 import { blankDish, type Dish, defaultKitchen, type FormulaLine, type Part } from '@frijol/core/model'
 import { evaluate, runPart, scratchFor } from '@frijol/core/process'
 import { compile } from '@frijol/core/program'
-import { stepFrom, usesOf } from '@frijol/core/reading'
+import { readRecipes } from '@frijol/core/interchange'
+import { readRecipeMethod, stepFrom, usesOf } from '@frijol/core/reading'
 import { demoKitchen } from '@frijol/demo'
 import { library } from '@frijol/library'
 import { parseIngredient } from 'parse-ingredient'
@@ -170,6 +171,60 @@ const reading = ratioOf(
 )
 console.log(
   `reading a line to food and grams, against the parse-ingredient package alone: x${reading.toFixed(2)}   (aim: at most x3)`,
+)
+
+/** A pasted recipe of 30 lines and 12 steps; every number and every step differs from the ones before it. */
+const LISTED =
+  'walnuts|chestnut mushrooms|onions, chopped|cooked green lentils|vegetable stock|olive oil|tomato paste|smoked paprika|soy sauce|ground flaxseed'.split(
+    '|',
+  )
+const ORDERED = [
+  'Heat the olive oil in a large pan and soften the onions for 8 minutes, stirring now and then.',
+  'Add the mushrooms and cook over a high heat until their liquid has gone, about 10 minutes.',
+  'Stir in the paprika and half of the tomato paste and cook for 2 minutes before adding the lentils and stock.',
+  'Simmer gently for 20 minutes until thick, then take off the heat and leave to cool.',
+  'Meanwhile, pulse the walnuts to a coarse crumb and toast them in a dry pan for 4 minutes.',
+  'Mix everything with the flaxseed, the soy sauce and the rest of the tomato paste and let it stand for 15 minutes.',
+]
+let pastes = 0
+const pastedRecipe = (): { text: string; lines: string[] } => {
+  pastes += 1
+  const lines = Array.from(
+    { length: 30 },
+    (_unused, at) => `${10 + ((pastes * 31 + at) % 480)} g ${LISTED[at % 10] ?? ''}`,
+  )
+  const steps = Array.from(
+    { length: 12 },
+    (_unused, at) => `${at + 1}. ${ORDERED[at % 6] ?? ''} (Batch ${pastes}.)`,
+  )
+  const group = (at: number): string => lines.slice(10 * at, 10 * at + 10).join('\n')
+  return {
+    lines,
+    text: `Mince ${pastes}\n\n${group(0)}\n\nFor the second:\n${group(1)}\n\nFor the third:\n${group(2)}\n\nMethod\n${steps.join('\n')}`,
+  }
+}
+const PASTES = 41 * 3 + 3 * 4
+const recipes = Array.from({ length: PASTES + 8 }, pastedRecipe)
+let recipeAt = 0
+let lineAt = 0
+let ids = 0
+const readWhole = ratioOf(
+  () => {
+    const result = readRecipes(recipes[(recipeAt += 1)]?.text ?? '', {
+      reader,
+      newId: () => `b${(ids += 1)}`,
+      now: '2026-06-14T12:00:00Z',
+      readStep: stepFrom,
+      readMethod: readRecipeMethod,
+    })
+    if (!result.ok || result.value[0]?.written.length !== 12) throw new Error('the recipe was not read')
+  },
+  () => recipes[(lineAt += 1)]?.lines.forEach((line) => parseIngredient(line)),
+  41,
+  3,
+)
+console.log(
+  `reading a whole recipe of 30 lines and 12 steps, against parse-ingredient alone on its lines: x${readWhole.toFixed(1)}   (aim: at most x25)`,
 )
 
 /** Every line differs, so that nothing can be remembered. */

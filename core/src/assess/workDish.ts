@@ -1,7 +1,7 @@
 import { type ResolvedLine, resolveLines } from '../composition'
 import type { Dish, Kitchen, Library, Part, Step, StepUse, Written } from '../model'
 import { allocateParts, type Granted } from '../program'
-import { readUses } from '../reading'
+import { newReading, readUses, type Reading, stillHolds } from '../reading'
 import { lent } from './lend'
 import { type PartWork, workPart } from './workPart'
 
@@ -41,6 +41,7 @@ interface RememberedUses {
   readonly library: Library
   readonly kitchen: Kitchen
   readonly names: string
+  readonly reading: Reading
   readonly uses: Uses
 }
 /** The uses of a dish as they were read last, by its first method. */
@@ -60,6 +61,14 @@ const namesOf = (dish: Dish, lines: readonly (readonly ResolvedLine[])[]): strin
     )
     .join('\u0003')
 
+/** Masses of all lines, by their ids. */
+function massIn(lines: readonly (readonly ResolvedLine[])[]): (lineId: string) => number {
+  const masses = new Map(
+    lines.flatMap((of) => of.map(({ line, mass }) => [line.id, mass?.value ?? 0] as const)),
+  )
+  return (id) => masses.get(id) ?? 0
+}
+
 /** What every step of a dish takes. Read when words change; amounts in the words are read against the masses each time. */
 function usesIn(dish: Dish, library: Library, kitchen: Kitchen): Uses {
   const lines = dish.parts.map((part) => resolveLines(part, library, kitchen))
@@ -75,10 +84,11 @@ function usesIn(dish: Dish, library: Library, kitchen: Kitchen): Uses {
     known.names === names &&
     known.written === dish.written &&
     known.methods.length === methods.length &&
-    known.methods.every((steps, at) => steps === methods[at])
+    known.methods.every((steps, at) => steps === methods[at]) &&
+    stillHolds(known.reading, massIn(lines))
   )
     return known.uses
-  const reading = { restsOnAmounts: false }
+  const reading = newReading()
   const read = readUses(
     dish.parts.map((part, at) => ({ part, lines: lines[at] ?? [] })),
     dish.written,
@@ -86,8 +96,7 @@ function usesIn(dish: Dish, library: Library, kitchen: Kitchen): Uses {
     reading,
   )
   const uses: Uses = new Map(dish.parts.map(({ id }, at) => [id, read[at] ?? []]))
-  if (!reading.restsOnAmounts)
-    remembered.set(key, { methods, written: dish.written, library, kitchen, names, uses })
+  remembered.set(key, { methods, written: dish.written, library, kitchen, names, reading, uses })
   return uses
 }
 

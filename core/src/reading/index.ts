@@ -7,6 +7,7 @@ export { cutSizeMm, type LineWords, piecesOfStep, refuseIn, type StepPieces, wor
 export { followWords, type HandChange, readStep, rereadStep, setByHand, stepFrom } from './readStep'
 export { proposeSteps, splitInstructions } from './pastedSteps'
 export { type Piece, piecesOfText } from './shown'
+export { newReading, type Reading, stillHolds } from './rests'
 export { statesHeat } from './stepTimes'
 export { wordToTeach } from './teach'
 export { readUses, usesOf } from './uses'

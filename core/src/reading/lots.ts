@@ -1,9 +1,10 @@
-import type { FoodClass, OperationId } from '../model'
+import type { OperationId } from '../model'
 import { calledIn, type NewLot, wordsFor } from './bench'
 import type { DoingText } from './doings'
 import { isDry } from './kinds'
 import { PIECE_WORDS } from './lexicon/things'
 import type { Named } from './named'
+import { judgeLiquid, type Reading } from './rests'
 import type { Takes } from './takes'
 
 /** "Until you have about 900 ml", "you need 240 g". */
@@ -29,29 +30,6 @@ const POURED: ReadonlySet<OperationId> = new Set([
   'rest',
   'soak',
 ])
-
-const LIQUID: ReadonlySet<FoodClass> = new Set([
-  'water',
-  'plant-milk',
-  'acid',
-  'savoury',
-  'fat',
-  'sweetener',
-  'salt',
-  'spice',
-])
-
-/** Share of the lines' mass that is liquid or dissolves in it. */
-function liquidShare(lines: readonly Named[]): number {
-  let all = 0
-  let liquid = 0
-  for (const { line, foodClass } of lines) {
-    const massG = line?.mass?.value ?? 0
-    all += massG
-    if (foodClass !== null && LIQUID.has(foodClass)) liquid += massG
-  }
-  return all > 0 ? liquid / all : 0
-}
 
 const SHAPES: ReadonlySet<string> = new Set([...PIECE_WORDS, 'case', 'crust', 'shell', 'base'])
 
@@ -152,7 +130,7 @@ const baseOf = ({ stepId, part, operation, lines }: Laid) => ({
 })
 
 /** What a doing makes. */
-export function lotOf(laid: Laid): NewLot {
+export function lotOf(laid: Laid, reading: Reading): NewLot {
   const { operation, takes, doing, lines } = laid
   const inWater =
     takes.hasTap ||
@@ -173,7 +151,7 @@ export function lotOf(laid: Laid): NewLot {
     isSide: false,
     isTap: false,
     statedG: statedIn(wordsOfDoing(laid)) ?? (isOneLot ? (only?.lot.statedG ?? null) : null),
-    isLiquid: operation !== null && POURED.has(operation) && liquidShare(lines) > 0.6,
+    isLiquid: operation !== null && POURED.has(operation) && judgeLiquid(lines, reading),
   }
 }
 

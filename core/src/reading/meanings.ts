@@ -185,6 +185,7 @@ function mostOf(t: Taking, word: string): Lot | undefined {
   const alike = t.stage.lines.filter(({ names, own }) =>
     names.slice(0, own).some((name) => name.at(-1) === word),
   )
+  for (const { id, line } of t.stage.lines) t.scene.reading.amounts.set(id, line?.mass?.value ?? 0)
   const massOf = (ids: readonly Named[], lot: Lot): number =>
     ids.reduce((sum, { id, line }) => sum + (lot.holds.has(id) ? (line?.mass?.value ?? 0) : 0), 0)
   return t.lastLot(

@@ -2,7 +2,8 @@ import type { Kitchen } from '../model'
 import type { Bench } from './bench'
 import type { Verb } from './lexicon/verbs'
 import type { Named, Names } from './named'
-import type { Reading, Said } from './said'
+import type { Reading } from './rests'
+import type { Said } from './said'
 
 /** How a thing stands in its clause: what is worked, what goes with it, what it goes into, what is left out. */
 export type Role = 'object' | 'with' | 'into' | 'in' | 'for' | 'except'

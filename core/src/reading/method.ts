@@ -4,6 +4,7 @@ import { doingsIn, type DoingText } from './doings'
 import { factsOf, type StepFacts } from './facts'
 import { ownWordsOf } from './lexicon/ownWords'
 import { fitAt, type Named, namedLine, namedPart } from './named'
+import { newReading } from './rests'
 import { stemsOf, tokensOf } from './tokens'
 import { type Doing, Walk } from './walk'
 
@@ -132,7 +133,7 @@ export function readMethod(
     named,
     method.map(({ text }) => text),
     kitchen,
-    { restsOnAmounts: false },
+    newReading(),
   )
   const steps: Step[][] = parts.map(() => [])
   const oven = new Oven()

@@ -1,6 +1,7 @@
 import { lineMass, readAmountAt } from '../measure'
 import type { Kitchen } from '../model'
 import type { Named } from './named'
+import type { Reading } from './rests'
 
 /** How much of a thing the words before its name say. */
 export interface Said {
@@ -54,11 +55,6 @@ const NUMBER_WORDS: readonly (readonly [RegExp, string])[] = [
 const inDigits = (text: string): string =>
   NUMBER_WORDS.reduce((said, [words, digits]) => said.replace(words, digits), text)
 
-/** What reading the uses rested on: amounts change their shares when the masses of the lines change. */
-export interface Reading {
-  restsOnAmounts: boolean
-}
-
 /** The share of a line that an amount in words before its name is, or null where there is none. */
 function amountShare(clause: string, of: Named, kitchen: Kitchen, reading: Reading): number | null {
   const { line } = of
@@ -71,7 +67,7 @@ function amountShare(clause: string, of: Named, kitchen: Kitchen, reading: Readi
   if (read?.amount.terms[0]?.unit == null) return null
   const { mass } = lineMass(read.amount, line.food, line.line.food.toLowerCase(), kitchen)
   if (mass === null || mass.value <= 0) return null
-  reading.restsOnAmounts = true
+  reading.amounts.set(of.id, whole)
   return mass.value / whole
 }
 

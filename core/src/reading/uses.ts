@@ -3,20 +3,21 @@ import { type Kitchen, type Part, type Step, stepsInOrder, type StepUse, type Wr
 import { asOne } from './asOne'
 import { ownWordsOf } from './lexicon/ownWords'
 import { namedIn, type PartLines } from './method'
+import { newReading, type Reading } from './rests'
 import { type Doing, Walk } from './walk'
 
 /**
  * What every step of a dish takes: as assigned by hand, else as its words say against the lists and what earlier steps
  * made.
  *
- * @param reading told whether amounts in the words matter: then the uses change with the masses of the lines
+ * @param reading told what it rests on beside the words: where the masses no longer bear that out, it is read again
  * @returns for each part the uses of its steps
  */
 export function readUses(
   parts: readonly PartLines[],
   written: readonly Written[],
   kitchen: Kitchen,
-  reading: { restsOnAmounts: boolean },
+  reading: Reading,
 ): StepUse[][][] {
   const named = namedIn(parts)
   const placed = stepsInOrder(
@@ -101,5 +102,5 @@ export function usesOf(
   kitchen: Kitchen,
 ): StepUse[][] {
   const parts = [{ part, lines }, ...others.map((other) => ({ part: { ...other, steps: [] }, lines: [] }))]
-  return readUses(parts, [], kitchen, { restsOnAmounts: false })[0] ?? []
+  return readUses(parts, [], kitchen, newReading())[0] ?? []
 }

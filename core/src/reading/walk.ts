@@ -7,7 +7,7 @@ import { fitAt, type Named, type Names, namesBy, TOO_COMMON } from './named'
 import { keepsSide, type Laid, lotOf, sideOf } from './lots'
 import { asUses, takesOf } from './resolve'
 import { nothingTaken, type Stage, type Takes } from './takes'
-import type { Reading } from './said'
+import type { Reading } from './rests'
 import type { Scene } from './mentions'
 import { ON_HEAT } from './lexicon/things'
 import { tokensOf } from './tokens'
@@ -168,7 +168,7 @@ export class Walk {
     for (const { of, share } of takes.lines) this.bench.take(of.id, share)
     const laid: Laid = { stepId, part: at, operation, takes, doing, lines: this.#linesIn(takes) }
     const lot = this.bench.put(
-      lotOf(laid),
+      lotOf(laid, this.#scene.reading),
       takes.lots.filter(({ lot: one }) => !one.isSide),
     )
     for (const { lot: side, share } of takes.lots)
