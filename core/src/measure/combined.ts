@@ -81,6 +81,9 @@ function each(text: string): string[] | null {
 
 const SECOND =
   /^(.*?\p{L}{2}.*?)\s*(?:[,;]\s*)?(?:\+|\bplus|\band|\bmixed with|\bwith|\bin)\s+((?:about |an? (?=extra|additional)|extra |another )?[\d½¼¾⅓⅔⅛].*)$/iu
+/** A line without it holds one amount. */
+const HAS_SECOND = /(?:\+|plus|and|with|in)\s+(?:about |an? |extra |another )?[\d½¼¾⅓⅔⅛]/iu
+const secondIn = (line: string): RegExpExecArray | null => (HAS_SECOND.test(line) ? SECOND.exec(line) : null)
 /** Ways to cut that carry a number of their own: "carrot, cut in 2 cm dice". */
 const CUT_BEFORE =
   /\b(?:cut|slic|dic|chop|torn|tear|broken|split|cub|crumbl|halv|quarter|divid|soak|roll|press)\w*\s*$/iu
@@ -108,7 +111,7 @@ interface Second {
 function secondAmount(text: string): Second | null {
   const { rest } = takeAsides(text)
   // An amount in two terms, "1 cup plus 2 tbsp flour", is one food.
-  const found = SECOND.exec(rest.trim())
+  const found = secondIn(rest.trim())
   if (found === null || CUT_BEFORE.test(found[1] ?? '')) return null
   const [whole, one = '', other = ''] = found
   const first = AMOUNT_ONLY.exec(one.trim())

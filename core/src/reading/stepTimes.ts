@@ -54,11 +54,16 @@ export const valueOf = (word: string | undefined, fraction: string | undefined):
 const UNIT_MIN: Readonly<Record<string, number>> = { s: 1 / 60, m: 1, h: 60, d: 1440, w: 10_080 }
 const perUnit = (unit: string): number => UNIT_MIN[unit.charAt(0).toLowerCase()] ?? 1
 
+/** A text without any of these states no time. */
+const NAMES_TIME =
+  /(?:seconds?|secs?|minutes?|mins?|hours?|hrs?|days?|weeks?|over-?night)|[\d½¼¾\s-][smh]\b/iu
+
 /** Durations that a text states, in min; the middle of a range. */
 export function durationsIn(
   text: string,
 ): { readonly minutes: number; readonly at: number; readonly end: number }[] {
   const found: { minutes: number; at: number; end: number }[] = []
+  if (!NAMES_TIME.test(text)) return found
   for (const match of text.matchAll(DURATION)) {
     const low = valueOf(match[1], match[2])
     const high = valueOf(match[3], match[4]) ?? low
