@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { indexFoods, lineMass, type LineReader, readLine } from '@frijol/core/measure'
 import { defaultKitchen } from '@frijol/core/model'
 import { describe, expect, it } from 'vitest'
@@ -251,6 +252,31 @@ describe('ordinary recipe lines', () => {
   })
 })
 
+/** Lines of other people's recipes, as counted when first seen and mended since: "words => food grams". */
+const WRITTEN = readFileSync(new URL('../test/recipeLines.txt', import.meta.url), 'utf8')
+  .split('\n')
+  .flatMap((row): [string, string, number][] => {
+    const found = /^(.+) => (\S+) ([\d.]+)$/u.exec(row)
+    return found === null ? [] : [[found[1] ?? '', found[2] ?? '', Number(found[3])]]
+  })
+/** A mended density or piece moves a mass by less than this. */
+const NEAR = 0.12
+
+describe('lines in other people’s words', () => {
+  it.each(WRITTEN)('%s', (text, foodId, grams) => {
+    const read = readLine(text, reader)
+    expect(read.ingredientId).toBe(foodId)
+    const food = library.ingredients.get(foodId)
+    if (food === undefined || read.amount === null) throw new Error('no food or amount')
+    const massG = lineMass(read.amount, food, read.food.toLowerCase(), defaultKitchen).mass?.value ?? 0
+    expect(Math.abs(massG - grams)).toBeLessThanOrEqual(NEAR * grams)
+  })
+
+  it('are more than 200', () => {
+    expect(WRITTEN.length).toBeGreaterThan(200)
+  })
+})
+
 describe('one name for several foods', () => {
   it.each([
     ['1 cup plant milk', ['almond-milk', 'oat-milk', 'soy-milk']],
@@ -282,7 +308,7 @@ describe('foods that must not be taken for others', () => {
     '1 cup vegan parmesan',
     '1 lb plant-based ground beef',
     '1 vegan egg',
-    '200 g vegan feta',
+    '200 g vegan halloumi',
     '100 g vegan bacon',
     '1 cup dairy-free milk',
     '1/2 cup vegan heavy cream',
@@ -291,7 +317,7 @@ describe('foods that must not be taken for others', () => {
     '1 tbsp fat-free yogurt',
     '1 cup mustard greens',
     '1 cup beet greens',
-    '1 tsp celery salt',
+    '1 tsp rosemary salt',
     '1 tsp garlic salt',
     '1 cup sweet potato fries',
   ])('%s', (text) => {

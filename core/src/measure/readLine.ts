@@ -108,7 +108,7 @@ const hintsOf = (amount: Amount | null, prep: string, asides: readonly string[])
   return hints
 }
 
-const PACKED_AFTER = /^(?:(firmly|tightly|loosely|lightly|well)[\s-]+)?(packed|heaped|heaping)\b/i
+const PACKED_AFTER = /^\(?(?:(firmly|tightly|loosely|lightly|well)[\s-]+)?(packed|heaped|heaping)\b\)?/i
 
 /** "1 cup brown sugar, packed": the qualifier written after the food. */
 function withLateQualifier(amount: Amount | null, prep: string): Amount | null {
