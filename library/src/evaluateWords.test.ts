@@ -26,7 +26,7 @@ Method
 const wordless = (step: Step): Step =>
   new Proxy(step, {
     get(target, key, receiver): unknown {
-      if (key === 'text' || key === 'cue' || key === 'remedy') throw new Error(`${String(key)} was read`)
+      if (key === 'text' || key === 'cue' || key === 'remedy') throw new Error(`${key} was read`)
       return Reflect.get(target, key, receiver)
     },
   })

@@ -78,14 +78,15 @@ export const ownRecipes = (file: string): GoldRecipe[] =>
     .filter((block) => block.trim() !== '')
     .map((block, at) => {
       const [style = '', ...rest] = block.split('\n')
-      const isGold = (line: string): boolean => line.startsWith('= ')
+      const isGold = (line: string): boolean => line.startsWith('= ') || line.startsWith('~ ')
+      const mass = rest.map((line) => /^~ (\d+)-(\d+)$/u.exec(line)).find((found) => found !== null)
       return {
         id: `${file.replace('.txt', '')}-${at + 1}`,
         style,
         text: rest.filter((line) => !isGold(line)).join('\n'),
         lines: [],
-        doings: rest.filter(isGold).map((line, index) => doingFrom(line.slice(2), index)),
-        cookedMassG: null,
+        doings: rest.filter((line) => line.startsWith('= ')).map((line, index) => doingFrom(line.slice(2), index)),
+        cookedMassG: mass == null ? null : [Number(mass[1]), Number(mass[2])],
       }
     })
 

@@ -1,5 +1,6 @@
-import type { OperationId, Step } from '../model'
+import type { OperationId, Step, StepSettings } from '../model'
 import type { DoingText } from './doings'
+import { ON_HEAT } from './lexicon/things'
 import { comesOut, untilIn } from './stepEnds'
 import { settingsIn } from './stepSettings'
 import { durationsIn, temperatureIn } from './stepTimes'
@@ -110,6 +111,21 @@ function tempOf(text: string, operation: OperationId | null, isMain: string): nu
   return /\bhot (?:water|stock|broth|liquid)\b/iu.test(text) ? STEEPED_HOT_C : null
 }
 
+const COVERED_BY =
+  /^\s*(?:it|them|the (?:pan|pot|dish|casserole|bowl|slow cooker|wok|skillet))?\s*(?:tightly|again|partly|loosely)?\s*(?:with (?:a|the|its) (?:\w+ )?(?:lid|plate))?\s*(?:[.,;]|$)/iu
+const SLOW_COOKER = /\b(?:slow[- ]cooker|crock[- ]?pot)\b/iu
+
+/** "Cover and cook 20 minutes": a clause of its own puts the lid on. A slow cooker has one. */
+function withLid(settings: StepSettings, doing: DoingText, operation: OperationId | null): StepSettings {
+  if (settings.lid !== null || operation === null || !ON_HEAT.has(operation)) return settings
+  const isCovered = doing.clauses.some(
+    ({ verb, verbTo, to, isRemark }) =>
+      verb?.word === 'cover' && !isRemark && COVERED_BY.test(doing.parsed.bare.slice(verbTo, to)),
+  )
+  const isSlow = SLOW_COOKER.test(doing.parsed.text.slice(doing.from, doing.to))
+  return isCovered || isSlow ? { ...settings, lid: 'on' } : settings
+}
+
 /**
  * How a doing is done, by its words: for how long, how hot, until when, and in what.
  * @returns every field null that the words do not state; times in min (the middle of a range), temperatures in C
@@ -122,6 +138,6 @@ export function factsOf(doing: DoingText, operation: OperationId | null): StepFa
     durationMin: durationOf(doing),
     tempC: tempOf(text, operation, main),
     until: untilIn(text, operation) ?? comesOut(doing.parsed.text.slice(doing.from, doing.to)),
-    settings: settingsIn(text, operation),
+    settings: withLid(settingsIn(text, operation), doing, operation),
   }
 }

@@ -179,7 +179,9 @@ toast dry-roast dry-fry parch [noun] = toast
 temper
   heat \b\d+ ?°? ?[CF]\b|\bchocolate\b
   toast
-sizzle splutter crackle pop = toast
+sizzle splutter crackle = toast
+pop [put noun]
+  toast \b(?:seeds?|jeera|rai|corn|sorghum|amaranth)\b
 sweat soften wilt = sweat
 brown sauté saute caramelise caramelize colour color stir-fry stirfry char [noun]
   water-saute \b(?:splash\w*|spoonfuls?|additions?) of (?:water|stock|broth)\b|\bin (?:water|stock|broth)\b
@@ -269,7 +271,7 @@ start begin
   none
 add [put joins]
 incorporate-in [put joins]
-tip pour return put place lay slide drop lower arrange throw chuck bung stream trickle ladle pop pile feed
+tip pour return put place lay slide drop lower arrange throw chuck bung stream trickle ladle pile feed
 + introduce submerge drown immerse cover shake heap sink float nestle go dump swirl ripple fork [put noun]
 open empty [put]
 fill = shape

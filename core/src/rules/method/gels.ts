@@ -165,7 +165,8 @@ export const GEL_RULES: readonly MethodRule[] = [
   },
   {
     id: 'methylcellulose-not-dispersed',
-    severity: 'stop',
+    // Lumps can be sheared out again: the dish is not lost.
+    severity: 'caution',
     about: 'methylcellulose wetted without oil or hot liquid',
     find: (story) =>
       story.of(METHYLCELLULOSE).flatMap((told) => {
