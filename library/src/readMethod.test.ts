@@ -22,9 +22,8 @@ const CASES: readonly (readonly [what: string, list: string, method: string, tak
       'press: firm tofu',
       'mix: soy sauce, maple syrup',
       'marinate: 2 0.67, 1',
-      'rest: 3',
-      'shallow-fry: 4',
-      'coat: 5, 2',
+      'shallow-fry: 3',
+      'coat: 4, 2',
     ],
   ],
   [

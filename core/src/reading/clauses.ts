@@ -37,6 +37,9 @@ const KEEPS = /^(?:keeps|lasts|freezes|stores|will keep|leftovers|any left)\b/iu
 const NO_ORDER =
   /^(?:do not|don't|never|no|avoid|be careful|take care|mind|remember|nb|serves?\b|enjoy)\b|^(?:tip|note|storage)s?\s*[:.–—-]/iu
 
+/** "Or bake at 180 C": another way of what was told before. */
+const OTHER_WAY = /^(?:or|alternatively|otherwise)\b/iu
+
 const FORBIDS = /\b(?:do not|don['’]t|never|nor|no need to)\s*(?:\w+\s+)?$/iu
 
 interface Cut {
@@ -140,6 +143,7 @@ function clausesOf(
       NO_ORDER.test(words) ||
       KEEPS.test(words) ||
       (SHOULD.test(words) && !/^should (?:it|they|the)\b/iu.test(words)))
+  const isOtherWay = number > 0 && OTHER_WAY.test(words)
   const clauses: Clause[] = []
   let from = sentence.from
   const push = (to: number, cut: Cut | null, isJoined: boolean, remark: boolean): void => {
@@ -153,7 +157,7 @@ function clausesOf(
       sentence: number,
       isJoined,
       isOptional: isOptional(from, to),
-      isRemark: remark,
+      isRemark: remark || isOtherWay,
     })
   }
   cuts.forEach((cut, index) => {

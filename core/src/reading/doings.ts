@@ -185,7 +185,7 @@ function gather(parsed: Parsed): DoingText[] {
     } else if (joins) {
       last.clauses.push(...lead, read)
       last.main = read
-    } else if (last?.main != null && isSame && isTopped(last.main, read)) {
+    } else if (last?.main != null && isSame && (isTopped(last.main, read) || isLeftIn(last, read, parsed))) {
       last.clauses.push(...lead, read)
     } else if (
       last?.main != null &&
@@ -234,6 +234,13 @@ const AFTER_PUT: ReadonlySet<OperationId> = new Set([
 const isLayering = (a: Read, b: Read): boolean =>
   /^(?:spread|layer|top|press|pile|line|assemble)$/.test(a.clause.verb?.word ?? '') &&
   /^(?:spread|layer|top|press|pile|assemble)$/.test(b.clause.verb?.word ?? '')
+/** "Pour the marinade over and leave for two hours": the time is the marinade's. */
+const isLeftIn = (last: Group, read: Read, parsed: Parsed): boolean =>
+  last.main?.operation === 'marinate' &&
+  (read.operation === 'rest' || read.operation === 'chill') &&
+  !hasOwnObject(read, parsed) &&
+  timeIn(read.words) !== null &&
+  last.clauses.every(({ words }) => timeIn(words) === null)
 /** "Divide the salad between four slices and top with the rest": it is built in one go. */
 const isTopped = (a: Read, b: Read): boolean =>
   /^(?:spread|layer|pile|divide|spoon|fill|assemble)$/.test(a.clause.verb?.word ?? '') &&
@@ -241,6 +248,10 @@ const isTopped = (a: Read, b: Read): boolean =>
   /^(?:top|sandwich)$/.test(b.clause.verb?.word ?? '')
 /** Said twice in a sentence they are one doing. */
 const MERGES: ReadonlySet<OperationId> = new Set(['chop', 'freeze-thaw', 'shape'])
+
+/** "Add the beans, 4 min": what was going on goes on with them. */
+const ENDS_TIMED =
+  /\p{L}[^.;]*,\s*(?:about |for |another )?\d+(?:\s*-\s*\d+)?\s*(?:min|mins|minutes?)\s*[.;]?\s*$/iu
 
 function doing(
   parsed: Parsed,
@@ -262,7 +273,15 @@ function doing(
       clauses: reads.map(({ clause }) => clause),
       active: reads.flatMap(({ clause, role }) => (role === 'none' ? [] : [clause])),
       main: main.clause,
-      operation: main.operation ?? (main.role === 'put' ? 'mix' : main.role === 'fat' ? 'heat' : null),
+      operation:
+        main.operation ??
+        (main.role === 'put'
+          ? ENDS_TIMED.test(main.words)
+            ? null
+            : 'mix'
+          : main.role === 'fat'
+            ? 'heat'
+            : null),
       isOptional: main.clause.isOptional,
       sharesNext:
         isBareVerb &&

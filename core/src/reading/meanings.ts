@@ -276,9 +276,13 @@ function takeWord(
   if (meant !== undefined) t.lot(meant, said.share, role, said.amountG)
 }
 
+const MADE_TO_FILL: ReadonlySet<string> = new Set(['mix', 'mash', 'blend', 'rice', 'simmer', 'sweat', 'cool'])
+
 /** "The filling", "the slaw": what was brought together last and is not in hand; of another part, where there is one. */
 function fillingOf(t: Taking): Lot | undefined {
   const hand = t.hand()
+  if (hand !== null && hand.holds.size > 2 && MADE_TO_FILL.has(hand.operation ?? '') && !t.isTaken(hand))
+    return hand
   const mixed = t.stage.bench.lots.filter(
     (lot) => !lot.isSide && lot !== hand && !t.isTaken(lot) && lot.holds.size > 1,
   )

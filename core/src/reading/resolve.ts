@@ -29,6 +29,9 @@ function noteMet(t: Taking, mention: Exclude<Mention, { kind: 'pronoun' }>, met:
   if (mention.role === 'into' && !hasMade) met.hasLineTarget = true
 }
 
+const DOWN_THE_MIDDLE =
+  /\b(?:down|in|along|on|over|across|onto|into) (?:the|its|one) (?:middle|centre|center|half|side|short side|long side|length)\b/iu
+
 /** Takes what a clause names, then the lot that it goes on with. */
 function takeClause(t: Taking, clause: Clause, shared: readonly Mention[] | null): void {
   const own = scan(t.doing.parsed, clause, { ...t.scene, part: t.part })
@@ -46,6 +49,9 @@ function takeClause(t: Taking, clause: Clause, shared: readonly Mention[] | null
       takePronoun(t, mention, before)
     } else noteMet(t, mention, met)
   }
+  // "Unroll the pastry. Spread the filling down the middle."
+  const words = t.doing.parsed.bare.slice(clause.verbTo, clause.to)
+  if (t.antecedent !== null && DOWN_THE_MIDDLE.test(words)) noteMet(t, { ...t.antecedent, role: 'into' }, met)
   const { hasObject, hasPronoun } = met
   if ((met.hasTarget && (hasObject || hasPronoun || before)) || (met.hasLineTarget && hasObject)) return
   const hasLead = kept.some(
@@ -77,7 +83,7 @@ function noteTopic(t: Taking, clause: Clause): void {
 function noteAntecedent(t: Taking, clause: Clause): void {
   const word = clause.verb?.word ?? ''
   if (/^(?:make|prepare|finish|cook|mix)$/.test(word) && t.takes.topic === null) noteTopic(t, clause)
-  if (!/^(?:take|start|begin|open|get|remember|use)$/.test(word)) return
+  if (!/^(?:take|start|begin|open|get|remember|use|unroll|unfold)$/.test(word)) return
   for (const one of scan(t.doing.parsed, clause, { ...t.scene, part: t.part }))
     if (one.kind === 'named' && (one.role === 'object' || one.role === 'with')) {
       if (one.of[0]?.kind === 'part') t.takes.topic ??= one.of[0].part

@@ -147,7 +147,7 @@ interface Said {
 }
 
 const NAMES_NO_FOOD =
-  /^\s*(?:out with|lid|\S+ \w+s (?:the|a|an|it|them)\b|done|right|bowls?|jar|bottle|natural release|days?\b|ok)\b/iu
+  /^\s*(?:out with|lid|\S+ \w+s (?:the|a|an|it|them)\b|done|right|bowls?(?!\s*:)|jar|bottle|natural release|days?\b|ok)\b/iu
 
 function withoutVerb(words: string): Told {
   const operation = fragment(words)
@@ -172,6 +172,9 @@ const FLAVOURINGS_OUT =
 const LIQUID_AWAY = /^\s*(?:away )?the (?:\w+ )?(?:brine|marinade|water|liquid|liquor|soaking)/iu
 const OUT = /^\s*(?:it |them |the [\w ]{1,24})?out\b(?! of the (?:pan|oven|tin))/iu
 
+const INTO_A_MOULD =
+  /^\s*(?:it |them |the [\w ]{1,24})?(?:in)?to (?:a|an|the|your) (?:[\p{L}\d.-]+ ){0,5}(?:basin|tin|mould|mold|terrine|ramekins?|pie dish|baking dish|gratin dish|ovenproof dish)\b/iu
+
 /** Verbs that change nothing by themselves: turning, lifting out, throwing away. */
 function changesNothing({ verb: { word }, rest, parsed, clause }: Said): Told {
   if (FLAVOURINGS_OUT.test(rest)) return NOTHING
@@ -195,6 +198,8 @@ function changesNothing({ verb: { word }, rest, parsed, clause }: Said): Told {
     timeIn(rest) !== null
   )
     return ['go-on', null]
+  // "Turn into a greased basin".
+  if (/^(?:turn|transfer|move)$/.test(word) && INTO_A_MOULD.test(rest)) return does('shape')
   if (/^(?:turn|take|lift|remove|transfer|move|unmould|unmold)$/.test(word) && TO_COOL.test(rest))
     return does('cool')
   if (word !== 'turn') return NOTHING

@@ -36,6 +36,7 @@ const ASIDES: readonly RegExp[] = [
   /\b(?:just )?before use\b/giu,
   /\bfor (?:dusting|frying|basting|dipping|serving|garnish|later|another (?:day|time|use)|the (?:freezer|table))\b/giu,
   /,?\s*\b(?:discarding|removing)\b(?! (?:the |any |its |all )?(?:\w+ )?(?:water|liquid|marinade|brine|liquor|oil|whey|juices?|soaking)\b)[^.;,]*/giu,
+  /,?\s*\bor (?:up to |even |better |ideally |preferably |for )*(?:overnight|longer|more)\b[^.;,]*/giu,
   /\bnot (?:too|the|a|for|to|so|from|its?|even)\b[^.;,]*/giu,
   /\b(?:nothing but|no more|no other|anything)\b[^.;,]*/giu,
 ]

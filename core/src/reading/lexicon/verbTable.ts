@@ -291,5 +291,5 @@ preheat pre-heat hand serve eat enjoy taste adjust check grease oil butter skim 
 + bottle flute count lie switch cut-off ease loosen-the help stick keep-an do avoid see note remember
 + continue carry pass push use measure prepare gather tie tuck pat blot dampen damp wet wipe clean
 + flour-the knock tap tilt swap lose try aim throw-away uncover unmould-it fish chuck-out float-off skim-off
-+ collect stretch label seal close clip ready unroll deflate score mark nudge rough shut wait-for [none noun]
++ collect stretch label seal close clip ready unroll unfold deflate score mark nudge rough shut wait-for [none noun]
 `
