@@ -53,6 +53,12 @@ try {
     await page.waitForTimeout(400)
     await page.screenshot({ path: `${folder}/${name}.png` })
   }
+  // The demo's recipe as a file: what was understood of it.
+  await page.goto(address)
+  await page.getByLabel('Recipe file').setInputFiles(`${root}demo/files/moussaka.md`)
+  await page.getByRole('list', { name: 'Written steps' }).waitFor()
+  await page.waitForTimeout(400)
+  await page.screenshot({ path: `${folder}/reading.png` })
 } finally {
   await browser?.close()
   server.kill('SIGTERM')

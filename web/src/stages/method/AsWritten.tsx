@@ -38,9 +38,10 @@ export function AsWritten({ dish, assessment, onDone }: AsWrittenProps) {
           <b className="font-display">
             {reading.doingCount} {reading.doingCount === 1 ? 'doing' : 'doings'}
           </b>{' '}
-          read from {reading.written.length} written {reading.written.length === 1 ? 'step' : 'steps'}. They
-          take <b className={clsx('font-display', isWell ? 'text-mung-deep' : 'text-adzuki')}>{percent} %</b>{' '}
-          of what is listed{isWell ? '.' : ': the method is partly read.'}
+          read from {reading.written.length} written {reading.written.length === 1 ? 'step' : 'steps'}.{' '}
+          {reading.doingCount === 1 ? 'It takes' : 'They take'}{' '}
+          <b className={clsx('font-display', isWell ? 'text-mung-deep' : 'text-adzuki')}>{percent} %</b> of
+          what is listed{isWell ? '.' : ': the method is partly read.'}
         </p>
         <Button tone="primary" onClick={onDone}>
           It is read right

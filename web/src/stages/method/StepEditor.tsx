@@ -82,6 +82,7 @@ export function StepEditor({ part, step, number, reading }: StepEditorProps) {
           ))}
         {step.operation === 'water-saute' && <Additions step={step} onChange={set} />}
       </div>
+      <TeachWord step={step} />
       <div className="grid gap-3 sm:grid-cols-2">
         <Takes part={part} step={step} reading={reading} />
         <Weighing part={part} step={step} reading={reading} />
@@ -127,7 +128,6 @@ export function StepEditor({ part, step, number, reading }: StepEditorProps) {
           .
         </p>
       )}
-      <TeachWord step={step} />
       {step.byHand.length > 0 && (
         <p className="m-0 flex flex-wrap items-center gap-2 text-[13px] text-ink-2">
           Set by hand: {step.byHand.map((field) => HAND_NAMES[field] ?? field).join(', ')}.

@@ -95,7 +95,7 @@ function ChooseFood({ text, onChosen }: { text: string; onChosen: (id: string, i
   const [isAlways, setAlways] = useState(false)
   return (
     <>
-      <label className="flex items-center gap-2 text-sm">
+      <label className="mb-3 flex min-h-9 items-center gap-2 text-sm">
         <input type="checkbox" checked={isAlways} onChange={(event) => setAlways(event.target.checked)} />
         In this kitchen, “{text.toLowerCase()}” is always the food I choose
       </label>

@@ -6,7 +6,7 @@ import {
   type Score,
   scoreAll,
   scoreRecipe,
-} from '../library/test/scoreRecipes'
+} from '../../library/test/scoreRecipes'
 
 const COLUMNS: readonly (readonly [keyof Score, string])[] = [
   ['operation', 'doings'],
@@ -35,7 +35,7 @@ for (const [name, recipes, isLocked] of SETS) {
   for (const recipe of recipes) {
     const one = scoreRecipe(recipe)
     console.log(
-      `${`${recipe.id} ${recipe.style ?? ''}`.slice(0, 57).padEnd(58)}${COLUMNS.map(([what]) => cell(one.score[what], 10)).join('')}`,
+      `${`${recipe.id} ${recipe.style}`.slice(0, 57).padEnd(58)}${COLUMNS.map(([what]) => cell(one.score[what], 10)).join('')}`,
     )
     if (wantsFaults && !isLocked) for (const fault of one.faults) console.log(`    ${fault}`)
   }
