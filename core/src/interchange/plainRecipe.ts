@@ -1,131 +1,21 @@
 import type { MethodLine, RecipeText } from './recipe'
+import {
+  NUMBERED,
+  STARTS_LIKE_AMOUNT,
+  COLON_HEADING,
+  isSentence,
+  couldHead,
+  NOTES,
+  GROUP_INLINE,
+  YIELD_FIRST,
+  type Line,
+  GROUP_ENDS,
+  ORDER,
+  linesOf,
+  ENDS_WITH_AMOUNT,
+  likeIngredient,
+} from './plainLines'
 import { PartGatherer, partName, sectionKind, statedYield, statesPieces } from './sections'
-
-const BULLET = /^\s*(?:(?:[-*•▢☐□☑✓✔●◦‣·►▶→➡➜–—+]|\p{Extended_Pictographic})\uFE0F?|\[[ xX]?\])\s+/u
-const NUMBERED =
-  /^\s*(?:(?:step\s*)?\d{1,2}\s*[.):]\s+(?=\D)|step\s+\d{1,2}\s*[:.)]?\s*|[a-z]\)\s+|[ivx]{1,4}[.)]\s+)/i
-const STARTS_LIKE_AMOUNT =
-  /^(?:[\d½¼¾⅓⅔⅛⅜⅝⅞]|(?:about|approx\.?|ca\.?)\s+\d|an?\s|one\s|two\s|three\s|four\s|half\s|a?\s?pinch|handful|juice of|zest of|salt\b|oil\b|pepper\b|few\b|some\b|(?:four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)\b(?! minutes)|(?:good |big |small |large |generous |heaped |scant )?(?:tbsps?|tsps?|cups?|blocks?|bunch|handful|tins?|cans?|knob|cloves?|sprigs?|pinch|splash|dash|glug|drizzle|pack|packet|jar|stick|thumb)(?: of)? \p{L})/iu
-const COLON_HEADING = /^(?:for the [^.]{1,60}|[^.,;\d]{1,60}):$/i
-/** A line this long, or one that reads as a sentence, is a step or a note and not an ingredient. */
-const LONGEST_INGREDIENT = 140
-const SPEAKS =
-  /[a-z]{2}[.!?]\s+[A-Z]|[a-z]{2}[.!]$|\b(?:min|mins|minutes|sec|hours?|hr|h)\.?$|\d\s*(?:cm|C|F)\.$/
-
-const isSentence = (line: string): boolean => line.length > LONGEST_INGREDIENT || SPEAKS.test(line)
-
-/** Short words alone on a line, without an amount: they may head what follows. */
-const couldHead = (line: string): boolean =>
-  line.length <= 50 &&
-  line.split(/\s+/).length <= 6 &&
-  !/[.!?,;]$/.test(line) &&
-  !/\d/.test(line) &&
-  !BULLET.test(line) &&
-  !STARTS_LIKE_AMOUNT.test(line)
-
-const NOTES =
-  /^(?:tips?|notes?|storage|to store|make ahead|variations?|nutrition|to serve|serving|cook'?s notes?)\s*[:.–—-]\s*\S/i
-const GROUP_INLINE = /^([\p{L}][\p{L} ]{2,28}):\s+(?=[\d½¼¾⅓⅔⅛]|a |an )/u
-
-const YIELD_FIRST =
-  /^(?:\(?\s*)?(?:makes|serves|feeds|fills|yields?|gives|quantity|portions?|servings?|enough|for \d|prep|total|cook)\b/iu
-
-interface Line {
-  readonly raw: string
-  readonly words: string
-  readonly isNumbered: boolean
-  readonly isBullet: boolean
-  readonly isAfterGap: boolean
-  readonly isBeforeGap: boolean
-  /** The next line that is not empty. */
-  readonly next: string | null
-}
-
-/** Stands where a group that was written in one line is over. */
-const GROUP_ENDS = '\u2060'
-
-/** "Serves 4. You need: 8 peppers; …": the yield, and what opens the list. */
-const NEEDED =
-  /^(?:((?:serves|makes|feeds|for)\b[^.:;]{1,30})\.\s*)?(?:you(?: will|['’]ll)? need|ingredients|needed|take)\s*:\s*/iu
-
-/** "150 g cashews · 250 ml water · 1 tsp salt" are three lines. */
-function inOneLine(line: string): string[] {
-  const commas = /^(?:([\p{L}][\p{L} ]{1,30}):\s*)?(.+)$/u.exec(line)
-  const listed = (commas?.[2] ?? '').split(/,\s+(?=(?:[\d½¼¾⅓⅔]|a?\s?pinch\b|juice of|zest of))/u)
-  const isCommas =
-    listed.length > 2 &&
-    listed.every((part) => STARTS_LIKE_AMOUNT.test(part) && part.length < 60) &&
-    !/[.;]\s/.test(line)
-  // A group in one line ends with it.
-  if (isCommas) return commas?.[1] === undefined ? listed : [`${commas[1]}:`, ...listed, GROUP_ENDS]
-  const needs = NEEDED.exec(line)
-  const semis = (needs === null ? line : line.slice(needs[0].length)).replace(/\.$/u, '').split(/\s*[;]\s+/u)
-  if (semis.length > 2 && semis.every((part) => STARTS_LIKE_AMOUNT.test(part) && part.length < 60))
-    return needs?.[1] === undefined ? semis : [needs[1], ...semis]
-  const parts = line.split(/\s+[·•|]\s+/)
-  const isList =
-    parts.length > 2 && parts.filter((part) => STARTS_LIKE_AMOUNT.test(part)).length >= parts.length - 1
-  return isList ? parts : [line]
-}
-
-/** A count and an order: "1 boil", never "1 onion". */
-const COUNTED = /^(\d{1,2})\s+(?=\p{L}{3})/u
-const ORDERS = String.raw`(?:add|blitz|crumble|drop|fish|grease|meanwhile|next|once|then|when|bake|beat|blend|boil|bring|brown|chill|chop|coat|combine|cook|cool|cover|cut|dice|drain|fold|form|freeze|fry|grate|grill|grind|heat|knead|leave|let|make|marinate|mash|melt|mix|peel|place|pour|preheat|press|process|pulse|put|rest|rinse|roast|roll|serve|set|shape|simmer|slice|soak|spread|sprinkle|squeeze|steam|stir|strain|sweat|taste|tip|toast|toss|use|whisk|wrap)\b`
-const COUNTED_ORDER = new RegExp(String.raw`^\d{1,2}\s+${ORDERS}`, 'iu')
-/** An order without a full stop: "Fry tofu in 2 tbsp oil → golden". */
-const ORDER = new RegExp(String.raw`^${ORDERS}\s+(?!for\b)\p{L}[^:]*(?:\s\S+){2}`, 'iu')
-
-/** Lines that count 1, 2, 3 without a mark: "1 boil the cashews". */
-function countedLines(lines: readonly string[]): ReadonlySet<number> {
-  const filled = lines.flatMap((line, at) => (line === '' ? [] : [{ line, at }]))
-  const found = new Set<number>()
-  let run: number[] = []
-  filled.forEach(({ line, at }) => {
-    const number = COUNTED.exec(line)?.[1]
-    if (number !== undefined && Number(number) === run.length + 1) run.push(at)
-    else run = number === '1' ? [at] : []
-    const orders = run.filter((one) => COUNTED_ORDER.test(lines[one] ?? '')).length
-    if (run.length >= 3 && orders >= 2) for (const one of run) found.add(one)
-  })
-  return found
-}
-
-function linesOf(text: string): Line[] {
-  const all = text
-    .split(/\r?\n/)
-    .map((line) => line.trim())
-    // A rule between groups is a gap; a list in one line is a list.
-    .flatMap((line) => (/^[-–—=*_~]{2,}$/.test(line) ? [''] : inOneLine(line)))
-  const counted = countedLines(all)
-  return all.flatMap((raw, at): Line[] => {
-    if (raw === '') return []
-    const isNumbered = NUMBERED.test(raw) || counted.has(at)
-    return [
-      {
-        raw,
-        words: (counted.has(at) ? raw.replace(/^\d{1,2}\s+/, '') : raw.replace(NUMBERED, ''))
-          .replace(BULLET, '')
-          .trim(),
-        isNumbered,
-        isBullet: BULLET.test(raw),
-        isAfterGap: at === 0 || all[at - 1] === '',
-        isBeforeGap: all[at + 1] === '',
-        next: all.slice(at + 1).find((line) => line !== '') ?? null,
-      },
-    ]
-  })
-}
-
-/** "Onion, diced 600 g": the amount stands last. */
-const ENDS_WITH_AMOUNT =
-  /\p{L}[^.;:]*[\s,–—-]\d+(?:[.,]\d+)?\s*(?:g|kg|ml|l|cl|dl|tbsp|tsp|cups?|oz|lb|pcs?|nos?)$/iu
-
-const likeIngredient = (line: string | null): boolean =>
-  line !== null &&
-  (ENDS_WITH_AMOUNT.test(line) ||
-    STARTS_LIKE_AMOUNT.test(line.replace(BULLET, '').replace(NUMBERED, '')) ||
-    BULLET.test(line)) &&
-  !isSentence(line)
 
 /** Reads a plain text from top to bottom. */
 class Reader {

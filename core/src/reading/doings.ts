@@ -2,7 +2,8 @@ import type { OperationId } from '../model'
 import { type Clause, parse, type Parsed } from './clauses'
 import { NO_WORDS, type OwnWords } from './lexicon/ownWords'
 import { HOT } from './lexicon/things'
-import { type Read, readClause, timeIn } from './senses'
+import { timeIn } from './fragments'
+import { type Read, readClause } from './senses'
 
 /** One doing of a text: its main clause, and the clauses around it that belong to it. */
 export interface DoingText {

@@ -2,7 +2,7 @@ import type { OperationId } from '../model'
 import type { Clause, Parsed } from './clauses'
 import { HOT, VESSEL_ONLY } from './lexicon/things'
 import type { Verb } from './lexicon/verbs'
-import { durationsIn } from './stepTimes'
+import { BEFORE_DAY, IN_WATER, TO_COOL, WATER, fragment, lets, puts, timeIn } from './fragments'
 
 /** What a clause is within the chain of a text. */
 export type Role = 'do' | 'put' | 'fat' | 'go-on' | 'none'
@@ -14,17 +14,6 @@ export interface Read {
   readonly words: string
 }
 
-const FRIDGE = /\b(?:fridge|refrigerator|icebox)\b/iu
-
-const OVEN = /\b(?:in|into|to)\b[^.;]{0,16}\boven\b/iu
-
-const UNDER_GRILL = /\bunder (?:a |the )?(?:\w+ ){0,2}(?:grill|broiler)\b/iu
-
-const CUT_TO =
-  /\b(?:fine|finely|small|rough|roughly|thin|thinly|coarse|coarsely|big|large|medium)\s+(?:dice|diced|slices?|sliced|chop|chopped|julienne|shreds?|shredded|strips|batons|cubes|cubed|chunks)\b(?!.*\p{L}{3}.*:)|\b\d+(?:[.,]\d+)?\s*-?\s*(?:cm|mm|inch)\s+(?:cubes?|dice|slices?|strips?|slabs?|pieces?|chunks?|batons?)\b/iu
-
-const WATER = /\bwater\b/iu
-
 const FAT = /\b(?:oil|fat|margarine|ghee|lard|butter)\b/iu
 
 const SEPARATES =
@@ -33,98 +22,6 @@ const SEPARATES =
 const INTO_PAN = /\binto the (?:\w+ )?(?:pan|pot|skillet|wok|kadhai|soup|stew|sauce)\b/iu
 const LIES_IN =
   /\bin (?:the|its|their) (?:hot |cooking |own )?(?:stock|liquid|liquor|water|marinade|brine|syrup|bath|broth)\b|\bin the (?:hot|cold) oil\b|^\s*oil back\b/iu
-
-export const timeIn = (words: string): number | null => durationsIn(words)[0]?.minutes ?? null
-
-/** What words without a verb tell to do: "under a hot grill, 12 min", "fridge 2 h". */
-function fragment(words: string): OperationId | null {
-  const minutes = timeIn(words)
-  if (UNDER_GRILL.test(words)) return 'broil'
-  if (CUT_TO.test(words)) return 'chop'
-  if (/\b(?:blender|food processor)\b/iu.test(words)) return 'blend'
-  if (
-    /^\s*\d+ (?:[\p{L}-]+ )?(?:cakes|balls|patties|burgers|logs|sausages|discs|rounds|dumplings|koftas)\b/iu.test(
-      words,
-    )
-  )
-    return 'shape'
-  if (FRIDGE.test(words)) return minutes !== null && minutes > 10_000 ? null : 'chill'
-  if (minutes === null) return null
-  if (/\boven\b|\b(?:1[4-9]|2[0-6])\d\s*°?\s*C\b|\b[34]\d\d\s*°?\s*F\b/u.test(words)) return 'roast'
-  if (/\bsteamer\b/iu.test(words)) return 'steam'
-  if (minutes >= 240 && /\b(?:warm|yog|(?:2[0-9]|3\d|4\d)\s*°?\s*C\b)/iu.test(words)) return 'culture'
-  if (WATER.test(words) && minutes >= 10 && !/\b(?:boil|simmer)/iu.test(words)) return 'soak'
-  if (/\bhot\b[^,;]*\b(?:oil|fat)\b/iu.test(words)) return 'toast'
-  if (/\bpan\b[^,;]*\b(?:oil|fat)\b|\b(?:min|minutes)\s*(?:\/|a |per |each )\s*side\b/iu.test(words))
-    return 'shallow-fry'
-  return null
-}
-
-/** What "let it …" lets happen: the first that its words fit. */
-const LETS: readonly (readonly [when: RegExp, operation: OperationId | null])[] = [
-  [/\bcomes?\b[^.;]{0,16}\bto (?:the|a) (?:boil|simmer)\b/iu, 'heat'],
-  [/(?=.*\b(?:flame|hob|low heat|medium heat)\b).*\bset\b/isu, 'shallow-fry'],
-  [/\b(?:bubble|boil|cook|simmer|reduce)\w*\b[^.;]{0,24}\b(?:away|down|off)\b/iu, 'reduce'],
-  [/\breduces?\b/iu, 'reduce'],
-  [/\b(?:limp|soft|translucent|wilt|collapse|sweat|soften|flop)\w*\b/iu, 'sweat'],
-  [/\b(?:sizzle|crackle|splutter|pop|foam)\b/iu, 'toast'],
-  [/\b(?:brown|colour|color|caramelise|caramelize|catch|char|toast)\b/iu, 'brown'],
-  [/\bmelt\b/iu, 'heat'],
-  [/\bdown with\b/iu, 'mix'],
-  [/\bboil\b/iu, 'boil'],
-  [/\b(?:simmer|bubble|blip|tick|plop|stew|drink up)\b/iu, 'simmer'],
-  [/\b(?:ferment|culture)\b/iu, 'culture'],
-  [/\b(?:run|whizz)\b/iu, 'blend'],
-  [/\bsoak\b/iu, 'soak'],
-  [/\b(?:infuse|steep)\b/iu, 'infuse'],
-  [/\bmarinate\b/iu, 'marinate'],
-  [/\b(?:excess|extra)\b/iu, null],
-  [/\b(?:drain|drip)\b/iu, 'drain'],
-  [/\bknead\b/iu, 'knead'],
-  [/\b(?:thaw|defrost)\b/iu, 'freeze-thaw'],
-  [/\b(?:fridge|refrigerator|icebox|chill)\b/iu, 'chill'],
-  [/\b(?:cool(?! room)|cold|hand-?warm|(?<!at (?:cool )?)room temperature|lukewarm)\b/iu, 'cool'],
-  [/\b(?:stand|sit|rest|swell|absorb|settle|drink|relax|thicken|set|firm|prove|rise|dry|steam)\b/iu, 'rest'],
-]
-
-function lets(words: string): OperationId | null {
-  const found = LETS.find(([when]) => when.test(words))
-  if (found !== undefined) return found[1]
-  return timeIn(words) === null ? null : 'rest'
-}
-
-const IN_WATER =
-  /\b(?:in|into|with) (?:plenty of |lots of |enough |a bowl of )?(?:cold |cool |fresh |tepid )*water\b/iu
-const BEFORE_DAY = /\b(?:night before|overnight|day before)\b/iu
-const TO_COOL = /\bto (?:cool|go cold|get cold)\b/iu
-
-/** A put-in clause that says where: into the fridge, the oven, or nowhere special. */
-function puts(words: string, clauseText: string): OperationId | null {
-  const minutes = timeIn(words)
-  if (TO_COOL.test(clauseText)) return 'cool'
-  if (FRIDGE.test(words)) return 'chill'
-  if (/\bfreezer\b/iu.test(words)) return 'freeze-thaw'
-  if (UNDER_GRILL.test(words) && minutes !== null) return 'broil'
-  if (OVEN.test(words) && minutes !== null) return 'roast'
-  if (/\b(?:to one side|aside)\b/iu.test(words) && minutes !== null) return 'rest'
-  if (/\b(?:sieve|colander)\b/iu.test(words) && minutes !== null) return 'drain'
-  if (
-    /\b(?:pour|tip) (?:(?:the|its|that|this|all the) (?:\w+ )?(?:water|liquid|liquor|brine|juices?|fat|oil) )?(?:off|away)\b/iu.test(
-      clauseText,
-    )
-  )
-    return 'drain'
-  if (
-    /\b(?:brine|marinade)\b/iu.test(clauseText) &&
-    /^(?:pour|lay|put|place|submerge|cover|tip|slide|drop)/iu.test(clauseText)
-  )
-    return 'marinate'
-  if (/\b(?:in|into) the (?:\w+ )?(?:sauce|gravy|stock|broth|soup)\b/iu.test(clauseText) && minutes !== null)
-    return 'simmer'
-  if (/\binto (?:a |the |\w+ )*moulds?\b/iu.test(clauseText)) return 'shape'
-  if (/\bcalcium\b|\balginate bath\b/iu.test(words) && /^drop/iu.test(clauseText)) return 'spherify'
-  return null
-}
 
 type Told = readonly [role: Role, operation: OperationId | null]
 const NOTHING: Told = ['none', null]
