@@ -114,6 +114,7 @@ export function fromJsonLd(recipe: Json): RecipeText {
     menu: asText(recipe['frijol:menu']),
     note: asText(recipe['description']),
     portions: portionsIn(recipe['recipeYield']),
+    saidYield: yieldText(recipe['recipeYield']),
     parts,
     method: ofParts.length > 0 ? ofParts : methodIn(recipe, null),
     written: recipe['frijol:written'],
@@ -221,3 +222,6 @@ export function toJsonLd(dish: Dish, portion: Totals | null): string {
   }
   return `${JSON.stringify(recipe, null, 2)}\n`
 }
+
+const yieldText = (value: unknown): string | null =>
+  typeof value === 'number' || typeof value === 'string' ? String(value) : null

@@ -15,7 +15,10 @@ import {
   ENDS_WITH_AMOUNT,
   likeIngredient,
 } from './plainLines'
-import { PartGatherer, partName, sectionKind, statedYield, statesPieces } from './sections'
+import { PartGatherer, partName, saysNoPortions, sectionKind, statedYield, piecesIn } from './sections'
+
+const SAYS_SERVINGS =
+  /\b\d{1,3}\s+(?:generous |large |small )?(?:servings|portions)\b|\b(?:serves|feeds)\s+(?:about |up to )?\d/iu
 
 /** Reads a plain text from top to bottom. */
 class Reader {
@@ -24,6 +27,7 @@ class Reader {
   readonly method: MethodLine[] = []
   name = ''
   portions: number | null = null
+  saidYield: string | null = null
   #kind: 'start' | 'ingredients' | 'method' | 'notes' = 'start'
   #heading: string | null = null
   #wasNumbered = false
@@ -146,8 +150,14 @@ class Reader {
           .trim()
       return
     }
-    const isPieces = !hasList && !line.isBullet && this.name !== '' && statesPieces(words)
-    if ((YIELD_FIRST.test(words) && words.length < 70) || isPieces) {
+    const pieces = !hasList && !line.isBullet && this.name !== '' ? piecesIn(words) : null
+    if (YIELD_FIRST.test(words) && saysNoPortions(words)) {
+      this.saidYield = words
+      return
+    }
+    if ((YIELD_FIRST.test(words) && words.length < 70) || pieces !== null) {
+      // A single loaf is for more than one.
+      if ((pieces ?? 0) > 1) this.portions ??= pieces
       this.notes.push(line.raw)
       return
     }
@@ -221,7 +231,11 @@ class Reader {
       if (hasList && (line.isAfterGap || this.method.length > 0 || line.isBullet)) {
         this.#kind = 'method'
         this.#inMethod(line)
-      } else this.notes.push(line.raw)
+      } else {
+        // "… so this one is for her. About 10 servings."
+        if (SAYS_SERVINGS.test(words)) this.portions ??= statedYield(words)
+        this.notes.push(line.raw)
+      }
       return
     }
     if (
@@ -256,6 +270,7 @@ export function fromPlainText(text: string): RecipeText {
     menu: '',
     note: reader.notes.join('\n'),
     portions: reader.portions,
+    saidYield: reader.saidYield,
     parts: reader.gatherer.parts.map((part) => ({ ...part, own: null })),
     method: reader.method,
     written: null,

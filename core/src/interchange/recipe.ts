@@ -1,3 +1,4 @@
+import { askPortions, saysNoPortions } from './sections'
 import { type LineReader, readLine, type ReadLine, readLines, unescaped } from '../measure'
 import {
   blankDish,
@@ -18,6 +19,8 @@ export interface RecipeText {
   readonly menu: string
   readonly note: string
   readonly portions: number | null
+  /** The yield as it was written. */
+  readonly saidYield?: string | null
   readonly parts: readonly RecipePart[]
   /** The method from its first step to its last. */
   readonly method: readonly MethodLine[]
@@ -275,7 +278,7 @@ export function dishFrom(recipe: RecipeText, context: ReadContext): Result<Dish>
   const dish = {
     ...blank,
     menu: recipe.menu.slice(0, 200),
-    note: recipe.note.slice(0, 20_000),
+    note: noteOf(recipe, blank.aim.portions).slice(0, 20_000),
     aim: {
       ...blank.aim,
       ...record(recipe.aim),
@@ -291,11 +294,18 @@ export function dishFrom(recipe: RecipeText, context: ReadContext): Result<Dish>
   return fail(first ?? asIssue([], 'unknown fault.'), ...more.slice(0, 9))
 }
 
+/** The note, with the question where the yield cannot be. */
+const noteOf = ({ note, portions, saidYield }: RecipeText, assumed: number): string =>
+  portions === null && saidYield != null && saysNoPortions(saidYield)
+    ? [note, askPortions(saidYield, assumed)].filter((line) => line !== '').join('\n')
+    : note
+
 /** "Serves 6", "6 portions", 6, ["6", "6 servings"]: a number of portions, or null. */
 export function portionsIn(value: unknown): number | null {
   if (typeof value === 'number') return value > 0 && value <= 100_000 ? value : null
   if (Array.isArray(value)) return value.map(portionsIn).find((found) => found !== null) ?? null
   if (typeof value !== 'string') return null
+  if (saysNoPortions(value)) return null
   const found = /(\d+(?:[.,]\d+)?)/.exec(value)
   const number = found === null ? 0 : Number((found[1] ?? '').replace(',', '.'))
   return number > 0 && number <= 10_000 ? number : null

@@ -166,3 +166,78 @@ describe('a method that came as a whole', () => {
     expect(toMarkdown(changed)).toContain('2. Roll out the pastry, fill with the beans and bake')
   })
 })
+
+describe('how many it serves', () => {
+  const portions = (said: string): number | undefined =>
+    read(`Bean balls\n${said}\n\n${LIST.join('\n')}\n\nMethod\nMash everything.`)[0]?.aim.portions
+  it.each([
+    ['Serves 6', 6],
+    ['Serves 4-6', 5],
+    ['Makes 20, serves 4', 4],
+    ['1 block, 10 servings', 10],
+    ['1 large or 2 small servings', 2],
+    ['2 dozen balls', 24],
+    ['8 buns', 8],
+    ['Makes about 600 g', 4],
+    ['1 loaf', 4],
+  ])('%s: %d', (said, count) => {
+    expect(portions(said)).toBe(count)
+  })
+
+  it('is found in what is told above the list', () => {
+    expect(portions('My neighbour asked for this one. It makes about 10 servings.')).toBe(10)
+  })
+
+  it.each(['Serves 0', 'Makes -2'])('“%s” is asked, and 4 are assumed', (said) => {
+    const [dish] = read(`Bean balls\n${said}\n\n${LIST.join('\n')}`)
+    expect(dish?.aim.portions).toBe(4)
+    expect(dish?.note).toBe(`“${said}” is no number of portions: 4 are assumed. Set them in Aim.`)
+    expect(dish?.parts[0]?.lines).toHaveLength(3)
+  })
+
+  it.each([0, -2, '-2 servings'])('%s of a page is asked, too', (recipeYield) => {
+    const [dish] = read(
+      JSON.stringify({ '@type': 'Recipe', name: 'Dip', recipeIngredient: LIST, recipeYield }),
+    )
+    expect(dish?.aim.portions).toBe(4)
+    expect(dish?.note).toContain('is no number of portions')
+  })
+})
+
+describe('a list as others write it', () => {
+  const lists = (text: string) => shape(read(text))
+  it('has its amounts last', () => {
+    expect(
+      lists('Beans\nPortions: 20\n\nBeans, white 600 g\nOil 120 g\n\nMash the beans with the oil.'),
+    ).toEqual([['Beans', 2]])
+  })
+  it('stands in one sentence after what it serves', () => {
+    const [dish] = read(
+      'Dip\nServes 4. You need: 400 g white beans; 2 tbsp oil; 1 tsp salt\n\nMash the beans with the oil.',
+    )
+    expect(dish?.parts[0]?.lines).toHaveLength(3)
+    expect(dish?.aim.portions).toBe(4)
+  })
+  it('goes on below a group that has ended', () => {
+    expect(
+      lists(
+        'Buns\n\n400 g white beans\n\nFor the glaze:\n2 tbsp oil\n1 tsp salt\n\n4 onions\n\nMethod\nMash the beans.',
+      ),
+    ).toEqual([['Buns', 2, 2]])
+  })
+  it('has what is served beside as a list of its own', () => {
+    const [dish] = read(
+      'Pie\n\n400 g white beans\n\nTo serve:\n2 tbsp oil\n\nMash the beans.\nChill for an hour.',
+    )
+    expect(dish?.parts.map(({ name, lines }) => [name, lines.length])).toEqual([
+      ['Main', 1],
+      ['To serve', 1],
+    ])
+    expect(dish?.written).toHaveLength(2)
+  })
+  it('has a title that begins with a number in words', () => {
+    expect(read('Five-bean mash\nYield: about 700 g\n\n400 g white beans\n\nMethod\nMash.')[0]?.name).toBe(
+      'Five-bean mash',
+    )
+  })
+})

@@ -57,11 +57,29 @@ const YIELDS: readonly RegExp[] = [
 
 /** "8 buns", "about 12 large patties", "1 loaf": how many pieces, and nothing more. */
 const PIECES =
-  /^(?:about |approx\.? |ca\.? )?(\d{1,3}|one|two|three|four|six|eight|ten|twelve|a dozen)(?:\s*(?:-|–|to)\s*\d{1,3})?\s+(?:\p{L}+[ -]){0,2}(?:buns|rolls|loaf|loaves|burgers|patties|balls|cakes|muffins|pancakes|crepes|cookies|biscuits|sausages|wedges|dumplings|tacos|wraps|steaks|cutlets|nuggets|bars|skewers|squares|fritters|falafels?|koftas|jars?|glasses|bowls|pies|tarts?|pasties|rounds|wheels?|blocks?|logs?|roasts?|terrine|waffles|arancini|croquettes|samosas|empanadas|slices|tapas|pieces|nuggets|moulds|ramekins|verrines)\b[^\d]{0,30}$/iu
-export const statesPieces = (text: string): boolean => PIECES.test(text.trim())
+  /^(?:about |approx\.? |ca\.? )?(\d{1,3}|one|two|three|four|six|eight|ten|twelve|a dozen)(?:\s*(?:-|–|to)\s*\d{1,3})?\s+(?:dozen\s+)?(?:\p{L}+[ -]){0,2}(?:buns|rolls|loaf|loaves|burgers|patties|balls|cakes|muffins|pancakes|crepes|cookies|biscuits|sausages|wedges|dumplings|tacos|wraps|steaks|cutlets|nuggets|bars|skewers|squares|fritters|falafels?|koftas|jars?|glasses|bowls|pies|tarts?|pasties|rounds|wheels?|blocks?|logs?|roasts?|terrine|waffles|arancini|croquettes|samosas|empanadas|slices|tapas|pieces|nuggets|moulds|ramekins|verrines)\b[^\d]{0,30}$/iu
+const HOW_MANY: Readonly<Record<string, number>> = { ...NUMBER_WORDS, 'a dozen': 12 }
+/** How many pieces a line says that there are, and nothing more; null where it says no such thing. */
+export function piecesIn(text: string): number | null {
+  const found = PIECES.exec(text.trim())
+  if (found === null) return null
+  const count = HOW_MANY[(found[1] ?? '').toLowerCase()] ?? Number(found[1])
+  const number = /\bdozen\b/iu.test(text) && count < 12 ? count * 12 : count
+  return number > 0 ? number : null
+}
+
+const NO_PORTIONS =
+  /^(?:[^\d-]{0,30}\b(?:serves|feeds|makes|yields?|portions?|servings?|for)\b\D{0,12}?)?(?:[-−–]\s*\d|0(?![\d.,/]))/iu
+/** "Serves 0", "-2 servings": no number of portions that can be. */
+export const saysNoPortions = (text: string): boolean => NO_PORTIONS.test(text.trim())
+
+/** What is kept of a yield that cannot be: it is asked, not guessed. */
+export const askPortions = (said: string, assumed: number): string =>
+  `“${said.trim()}” is no number of portions: ${assumed} are assumed. Set them in Aim.`
 
 /** The portions that a sentence states, or null. "Makes 20, serves 4" is 4; "makes about 600 g" states none. */
 export function statedYield(text: string): number | null {
+  if (saysNoPortions(text)) return null
   for (const words of YIELDS) {
     const found = words.exec(text)
     if (found === null) continue
