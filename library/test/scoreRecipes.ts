@@ -85,7 +85,9 @@ export const ownRecipes = (file: string): GoldRecipe[] =>
         style,
         text: rest.filter((line) => !isGold(line)).join('\n'),
         lines: [],
-        doings: rest.filter((line) => line.startsWith('= ')).map((line, index) => doingFrom(line.slice(2), index)),
+        doings: rest
+          .filter((line) => line.startsWith('= '))
+          .map((line, index) => doingFrom(line.slice(2), index)),
         cookedMassG: mass == null ? null : [Number(mass[1]), Number(mass[2])],
       }
     })

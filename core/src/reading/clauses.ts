@@ -19,6 +19,8 @@ export interface Clause extends Span {
   readonly isOptional: boolean
   /** It tells something; nobody is told to do it. */
   readonly isRemark: boolean
+  /** It tells of another way to do what was told before: no word of it counts. */
+  readonly isOtherWay: boolean
 }
 
 /** A text cut into clauses, with the words of each that name nothing blanked. */
@@ -158,6 +160,7 @@ function clausesOf(
       isJoined,
       isOptional: isOptional(from, to),
       isRemark: remark || isOtherWay,
+      isOtherWay,
     })
   }
   cuts.forEach((cut, index) => {

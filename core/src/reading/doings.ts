@@ -134,6 +134,7 @@ function gather(parsed: Parsed): DoingText[] {
   reads.forEach((read, at) => {
     const last = groups.at(-1)
     const { clause } = read
+    if (clause.isOtherWay) return
     if (read.role === 'none') {
       const next = reads[at + 1]
       const opens =

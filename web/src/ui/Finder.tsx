@@ -23,12 +23,14 @@ export interface FinderProps {
   initial?: string
 }
 
+/** More are never shown at once: the best of all, not the best of the first. */
 const MOST_SHOWN = 60
+const MOST_LISTED = 200
 
 /** How well an item fits: its label's start, a word's start, then any place; its other words count less. 0 hides it. */
-function fit(_id: string, query: string, words: readonly string[] = []): number {
-  const wanted = query.trim().toLowerCase()
-  const [label = '', ...others] = words.map((word) => word.toLowerCase())
+function fit({ label: name, words = [] }: FinderItem, wanted: string): number {
+  const label = name.toLowerCase()
+  const others = words.map((word) => word.toLowerCase())
   const place = (text: string): number => {
     if (text === wanted) return 1
     if (text.startsWith(wanted)) return 0.9
@@ -38,11 +40,29 @@ function fit(_id: string, query: string, words: readonly string[] = []): number 
   return Math.max(place(label), 0.8 * Math.max(0, ...others.map(place)))
 }
 
+/** Groups with the items that fit a query, the best first; all in their order while nothing is asked. */
+function best(groups: readonly FinderGroup[], query: string): readonly FinderGroup[] {
+  const wanted = query.trim().toLowerCase()
+  if (wanted === '') return groups.map((group) => ({ ...group, items: group.items.slice(0, MOST_LISTED) }))
+  return groups
+    .map(({ heading, items }) => ({
+      heading,
+      scored: items
+        .map((item) => ({ item, score: fit(item, wanted) }))
+        .filter(({ score }) => score > 0)
+        .sort((a, b) => b.score - a.score)
+        .slice(0, MOST_SHOWN),
+    }))
+    .sort((a, b) => (b.scored[0]?.score ?? 0) - (a.scored[0]?.score ?? 0))
+    .map(({ heading, scored }) => ({ heading, items: scored.map(({ item }) => item) }))
+}
+
 /** A search field over grouped choices, all by keyboard. */
 export function Finder({ label, placeholder, groups, onPick, initial = '' }: FinderProps) {
   const [query, setQuery] = useState(initial)
+  const shown = best(groups, query).filter(({ items }) => items.length > 0)
   return (
-    <Command label={label} filter={fit} loop className="flex max-h-[60dvh] flex-col">
+    <Command label={label} shouldFilter={false} loop className="flex max-h-[60dvh] flex-col">
       <Command.Input
         autoFocus
         value={query}
@@ -54,17 +74,16 @@ export function Finder({ label, placeholder, groups, onPick, initial = '' }: Fin
         <Command.Empty className="px-2 py-3 text-sm text-ink-2">
           Nothing fits. Try another word.
         </Command.Empty>
-        {groups.map(({ heading, items }) => (
+        {shown.map(({ heading, items }) => (
           <Command.Group
             key={heading}
             heading={heading}
             className="[&_[cmdk-group-heading]]:px-2 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:text-xs [&_[cmdk-group-heading]]:font-semibold [&_[cmdk-group-heading]]:text-ink-2"
           >
-            {items.slice(0, groups.length > 4 ? MOST_SHOWN : 600).map((item) => (
+            {items.map((item) => (
               <Command.Item
                 key={item.id}
                 value={item.id}
-                keywords={[item.label, ...(item.words ?? [])]}
                 onSelect={() => onPick(item.id)}
                 className="flex min-h-9 cursor-pointer items-center gap-2 rounded-lg px-2 py-1 text-sm data-[selected=true]:bg-husk"
               >

@@ -125,6 +125,36 @@ describe('Sheet', () => {
 })
 
 describe('Finder', () => {
+  it('reaches the last of many', async () => {
+    Element.prototype.scrollIntoView = vi.fn()
+    vi.stubGlobal(
+      'ResizeObserver',
+      class {
+        observe() {}
+        unobserve() {}
+        disconnect() {}
+      },
+    )
+    const pick = vi.fn()
+    const items = Array.from({ length: 900 }, (_unused, at) => ({ id: `f${at}`, label: `Bean ${at}` }))
+    render(
+      <Finder
+        label="Foods"
+        placeholder="Search"
+        onPick={pick}
+        groups={[
+          { heading: 'Few', items: [{ id: 'none', label: 'Kale' }] },
+          { heading: 'Library', items: [...items, { id: 'walnuts', label: 'Walnuts' }] },
+        ]}
+      />,
+    )
+    expect(screen.getAllByRole('option').length).toBeLessThan(300)
+    await userEvent.type(screen.getByPlaceholderText('Search'), 'walnuts')
+    expect(screen.getAllByRole('option').map(({ textContent }) => textContent)).toEqual(['Walnuts'])
+    await userEvent.keyboard('{Enter}')
+    expect(pick).toHaveBeenCalledWith('walnuts')
+  })
+
   it('ranks a label that starts with the word first, and finds by other words', async () => {
     Element.prototype.scrollIntoView = vi.fn()
     vi.stubGlobal(
