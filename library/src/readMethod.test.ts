@@ -258,3 +258,20 @@ describe('how well it is read', () => {
     expect(left.sauce?.leftoverG).toBeGreaterThan(190)
   })
 })
+
+describe('amounts that only season', () => {
+  const slips = (list: string, method: string) =>
+    assess(pasted(recipe(list, method)), library, defaultKitchen).findings.filter(
+      ({ rule }) => rule === 'unit-slip',
+    )
+  it('are no unit slip in a marinade within the list', () => {
+    const list = '227 g tempeh / 3 tbsp soy sauce / 60 ml water / 2 tbsp oil'
+    expect(
+      slips(
+        list,
+        'Mix the soy sauce and water. Pour over the tempeh and marinate for 2 hours. Fry in the oil.',
+      ),
+    ).toEqual([])
+    expect(slips(list, 'Mash the tempeh with the soy sauce, the water and the oil.')).toHaveLength(1)
+  })
+})

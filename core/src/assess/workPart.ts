@@ -154,7 +154,7 @@ function work(
     ...lineFindings(lines, library, kitchen),
     ...safetyFindings(lines, method),
     ...labelFindings(lines, library.allergens),
-    ...unitSlips(lines, rawMassG, kitchen, part.name),
+    ...unitSlips(lines, rawMassG, kitchen, part.name, method),
     ...lineSlips(lines, stepTexts, rawMassG, kitchen),
     ...listAgainstSteps(lines, part.steps, kitchen),
     ...(table === null ? [] : ratioFindings(table, readings.ratios, lines)),

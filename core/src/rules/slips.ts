@@ -1,6 +1,7 @@
 import type { ResolvedLine } from '../composition'
 import { formatAmount, formatNumber, lineMass } from '../measure'
 import type { Amount, Ingredient, Kitchen, UnitId } from '../model'
+import type { PartRun } from '../process'
 import type { Found } from './finding'
 import { usualMostPct } from './usualShare'
 
@@ -37,20 +38,36 @@ function likelyMeant(
   return null
 }
 
+/** Operations in whose liquid food lies, or that put a thin coat on it: strong by nature, and mostly left behind. */
+const STRONG: ReadonlySet<string> = new Set(['marinate', 'coat'])
+
+/** Lines that season what is marinated or coated: they came together before, and join the food only there. */
+function inSeasoning(method: PartRun | null): ReadonlySet<string> {
+  const ids = new Set<string>()
+  for (const step of method?.trace ?? []) {
+    if (!STRONG.has(step.spec?.id ?? '')) continue
+    for (const { id } of step.holds) ids.add(id)
+  }
+  return ids
+}
+
 /** Amounts far outside a food's usual share, with the unit that was probably meant. */
 export function unitSlips(
   lines: readonly ResolvedLine[],
   rawMassG: number,
   kitchen: Kitchen,
   partName = '',
+  method: PartRun | null = null,
 ): Found[] {
   if (rawMassG < LEAST_PART_G) return []
+  const seasons = inSeasoning(method)
   return lines.flatMap((line): Found[] => {
     const { food, mass } = line
     const mostPct = food === null ? null : usualMostPct(food)
     if (food === null || mass === null || mostPct === null) return []
     const sharePct = (100 * mass.value) / rawMassG
-    const most = SLIP_FACTOR * mostPct * (SEASONS.test(partName) ? OF_A_SEASONING : 1)
+    const most =
+      SLIP_FACTOR * mostPct * (SEASONS.test(partName) || seasons.has(line.line.id) ? OF_A_SEASONING : 1)
     if (sharePct < most || mass.value < 1) return []
     const meant = likelyMeant(line, food, rawMassG, mostPct, kitchen)
     const times = formatNumber(Math.round(sharePct / mostPct))
