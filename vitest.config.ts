@@ -13,6 +13,7 @@ export default defineConfig({
           name: 'node',
           environment: 'node',
           include: ['{core,library,server,cli,demo}/src/**/*.test.ts'],
+          setupFiles: ['./core/test/propertySeed.ts'],
         },
       },
       {

@@ -1,7 +1,8 @@
 import { assess } from '@frijol/core/assess'
-import { findFood, indexFoods } from '@frijol/core/measure'
+import { findFood, indexFoods, readLine } from '@frijol/core/measure'
 import { defaultKitchen, type Ingredient } from '@frijol/core/model'
 import { describe, expect, it } from 'vitest'
+import { reader } from '../test/dishes'
 import { pasted } from '../test/readTakes'
 import { disagreements, statePairs } from './build/agreement'
 import { revised } from './build/revisions'
@@ -183,5 +184,26 @@ describe('labels', () => {
   })
   it('say nothing of a plain dish', () => {
     expect(findingsOf('Spread\n\n400 g tofu\n30 g tomato paste\n\nMethod\nMix.')).toEqual([])
+  })
+})
+
+describe('one name for a food and its concentrate', () => {
+  it.each([
+    ['1 tbsp tomato puree', 'tomato-paste'],
+    ['2 tbsp tomato purée', 'tomato-paste'],
+    ['30 g tomato puree', 'tomato-paste'],
+    ['1 cup tomato puree', 'tomato-passata'],
+    ['500 g tomato puree', 'tomato-passata'],
+  ])('%s is %s by its amount, and says so', (text, id) => {
+    const { ingredientId, findings } = readLine(text, reader)
+    expect(ingredientId).toBe(id)
+    expect(findings.find(({ rule }) => rule === 'name-of-two')?.message).toMatch(
+      /names tomato paste and tomato puree/,
+    )
+  })
+
+  it('is not told apart where both are alike, or nothing is measured', () => {
+    expect(readLine('1 cup plant milk', reader).ingredientId).toBeNull()
+    expect(readLine('tomato puree', reader).ingredientId).toBeNull()
   })
 })

@@ -21,7 +21,7 @@ virgin cold pressed refined light dark mild hot sharp strong soft firm flat fat 
 black brown golden purple orange heirloom vine beefsteak floury waxy fluffy crunchy smooth runny thick clear
 dry raw fresh uncooked coarse medium unbleached overripe underripe easy cook cooking jumbo stoneground unwaxed waxed rustic artisan
 high tender firmish trimmed english french italian greek spanish japanese korean chinese thai indian mexican sicilian persian turkish
-rolled pinhead creamy crumbly silky squishy everyday basic simple proper value brioche vacuum slurry paneer leafy seasonal farmed fair trade fairtrade`
+rolled pinhead creamy crumbly silky squishy everyday basic simple proper value brioche vacuum slurry bought cooked-in paneer leafy seasonal farmed fair trade fairtrade`
 
 const STATES: Record<string, string> = {
   dry: 'dry',

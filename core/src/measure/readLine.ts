@@ -1,3 +1,4 @@
+import { bySpoon } from './bySpoon'
 import type { Amount, AmountTerm, Ingredient, OpenAmount, UnitId } from '../model'
 import { moreOfIt, wordingsOf } from './combined'
 import { unescaped } from './entities'
@@ -284,6 +285,8 @@ function finish(written: string, reader: LineReader, pieces: Pieces): ReadLine {
     if (wider.ingredientId !== null) found = wider
   }
   isSeveral &&= found.ingredientId !== null
+  const spooned = found.ingredientId === null ? bySpoon(found, chosen, pieces.food, reader) : null
+  if (spooned !== null) found = { ...found, ingredientId: spooned.ingredientId }
   const isPair = isTwoFoods(reader, pieces.food, found.ingredientId)
   if (isPair) found = { ...found, ingredientId: null }
   const item = found.ingredientId === null ? undefined : reader.ingredients.get(found.ingredientId)
@@ -311,6 +314,7 @@ function finish(written: string, reader: LineReader, pieces: Pieces): ReadLine {
           words,
         )),
   ]
+  if (spooned !== null) findings.push(spooned.finding)
   findings.push(...drainedFinding(amount, written, item))
   if (found.isStateGuessed && amount !== null) findings.push(stateFinding(found.ingredientId, reader))
   if (isSeveral)

@@ -11,6 +11,7 @@ const SLAB = 2.5
 const LEAST_MM = 1
 /** A whole block is reached from all sides through its pieces' gaps, not deeper than this, mm. Practice. */
 const MOST_MM = 30
+const DRY_SHARE = 1e-9
 const DISSOLVED = [SALT, SOLUBLE, ALCOHOL] as const
 
 /** Time in which solutes go 63 % of the way to even, min. */
@@ -45,7 +46,8 @@ export function evenOut(bench: Bench, minutes: number, tempC: number, tapG: numb
       size += grams * piece
     }
   }
-  if (held <= 0) return
+  // Bone dry but for rounding: nothing moves in food without water.
+  if (held <= DRY_SHARE * (held + loose)) return
   bench.isStale = true
   const inside = held / (held + loose)
   const progress = 1 - Math.exp(-minutes / evenTau(pieces > 0 ? size / pieces : LEAST_MM, tempC))
