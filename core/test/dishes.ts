@@ -1,7 +1,7 @@
-import { lineFrom } from '../src/interchange'
+import { lineFrom, type ReadContext } from '../src/interchange'
 import { indexFoods, type LineReader } from '../src/measure'
 import { blankDish, type Dish, type FamilyId, type Part, type Step } from '../src/model'
-import { stepFrom } from '../src/reading'
+import { readRecipeMethod, stepFrom } from '../src/reading'
 import { testKitchen, testLibrary } from './foods'
 
 export const testReader: LineReader = {
@@ -38,3 +38,12 @@ export const partOf = (
 })
 
 export const dishOf = (...parts: Part[]): Dish => ({ ...blankDish(newId(), 'Test dish', NOW), parts })
+
+/** What reading a recipe needs, with made-up foods. */
+export const testContext: ReadContext = {
+  reader: testReader,
+  newId,
+  now: NOW,
+  readStep: stepFrom,
+  readMethod: readRecipeMethod,
+}

@@ -1,27 +1,18 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { dishOf, newId, NOW, partOf, stepOf, testReader } from '../../test/dishes'
+import { testContext as context, dishOf, NOW, partOf, stepOf } from '../../test/dishes'
 import { testKitchen, testLibrary } from '../../test/foods'
 import { assess } from '../assess'
 import { Dish } from '../model'
-import { readRecipeMethod, stepFrom } from '../reading'
 import { makeBackup, readBackup } from './backup'
 import { toCsv } from './csv'
 import { jsonLdScripts } from './html'
 import { toJsonLd } from './jsonLd'
 import { toMarkdown } from './markdown'
 import { formatOf, readRecipes } from './read'
-import type { ReadContext } from './recipe'
 import { numberCell, readTable } from './readTable'
 import { parseJson } from './safeJson'
 
-const context: ReadContext = {
-  reader: testReader,
-  newId,
-  now: NOW,
-  readStep: stepFrom,
-  readMethod: readRecipeMethod,
-}
 const read = (text: string): Dish[] => {
   const result = readRecipes(text, context)
   if (!result.ok) throw new Error(result.issues[0]?.message)

@@ -1,19 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import { newId, NOW, testReader } from '../../test/dishes'
+import { testContext as context } from '../../test/dishes'
 import type { Dish } from '../model'
-import { readRecipeMethod, stepFrom } from '../reading'
 import { toJsonLd } from './jsonLd'
 import { toMarkdown } from './markdown'
 import { readRecipes } from './read'
-import type { ReadContext } from './recipe'
 
-const context: ReadContext = {
-  reader: testReader,
-  newId,
-  now: NOW,
-  readStep: stepFrom,
-  readMethod: readRecipeMethod,
-}
 const read = (text: string): Dish[] => {
   const result = readRecipes(text, context)
   if (!result.ok) throw new Error(result.issues[0]?.message)

@@ -1,3 +1,4 @@
+import { COUNT_WORDS } from '../measure'
 /** Headings that say what follows, and are no part of the dish. */
 const INGREDIENTS = /^(?:ingredients?|you(?:’|')?ll need|you will need|shopping list)\s*:?$/i
 const METHOD =
@@ -22,20 +23,7 @@ export function partName(heading: string): string {
   return bare === '' ? 'Part' : bare.charAt(0).toUpperCase() + bare.slice(1)
 }
 
-const NUMBER_WORDS: Readonly<Record<string, number>> = {
-  one: 1,
-  two: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  seven: 7,
-  eight: 8,
-  nine: 9,
-  ten: 10,
-  twelve: 12,
-  dozen: 12,
-}
+const NUMBER_WORDS: Readonly<Record<string, number>> = { ...COUNT_WORDS, dozen: 12 }
 const COUNT = String.raw`(\d+(?:\.\d+)?|${Object.keys(NUMBER_WORDS).join('|')})(?:\s*(?:-|–|to)\s*(\d+))?`
 /** Who eats of it comes before how many pieces it makes. */
 const YIELDS: readonly RegExp[] = [

@@ -1,4 +1,4 @@
-import { fahrenheitC, gasMarkC } from '../measure'
+import { COUNT_WORDS, fahrenheitC, gasMarkC } from '../measure'
 
 const NUMBER = String.raw`(\d+\s+\d\/\d|\d\/\d|\d+(?:[.,]\d+)?|½|¼|¾|a couple of|(?:twenty|thirty|forty|fifty)[- ](?:one|two|three|four|five|six|seven|eight|nine)|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|an|a|(?:a )?quarter of an|three[- ]quarters of an|half an?)(?:\s*(½|¼|¾))?`
 const UNIT = String.raw`(seconds?|secs?|s\b|minutes?|mins?|min|hours?|hrs?|hr|h\b|days?|weeks?)`
@@ -6,22 +6,8 @@ const DURATION = new RegExp(
   String.raw`(?<![\p{L}\d])${NUMBER}(?:\s*(?:-|–|to|or)\s*${NUMBER})?[\s-]*(?:(?:good|full|whole|further|more|extra) )?${UNIT}`,
   'giu',
 )
-const UNITS =
-  'one two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen sixteen seventeen eighteen nineteen'.split(
-    ' ',
-  )
-const TENS = 'twenty thirty forty fifty sixty seventy eighty ninety'.split(' ')
-const NUMBER_WORDS: Readonly<Record<string, number>> = Object.fromEntries([
-  ...UNITS.map((word, at) => [word, at + 1] as const),
-  ...TENS.flatMap((ten, at) => [
-    [ten, 10 * (at + 2)] as const,
-    ...UNITS.slice(0, 9).flatMap((unit, one) =>
-      [' ', '-'].map((mark) => [`${ten}${mark}${unit}`, 10 * (at + 2) + one + 1] as const),
-    ),
-  ]),
-])
 const WORDS: Readonly<Record<string, number>> = {
-  ...NUMBER_WORDS,
+  ...COUNT_WORDS,
   a: 1,
   an: 1,
   'a couple of': 2,

@@ -1,21 +1,6 @@
-import type { Composition, Ingredient } from '@frijol/core/model'
+import { type Ingredient, NUTRIENTS } from '@frijol/core/model'
 import { numberIn, type Row } from './table'
 
-const NUTRIENTS = [
-  'waterG',
-  'proteinG',
-  'fatG',
-  'saturatedFatG',
-  'carbohydrateG',
-  'starchG',
-  'sugarsG',
-  'fibreG',
-  'organicAcidG',
-  'sodiumMg',
-  'potassiumMg',
-  'calciumMg',
-  'ironMg',
-] as const satisfies readonly (keyof Composition)[]
 type Nutrient = (typeof NUTRIENTS)[number]
 const isNutrient = (field: string): field is Nutrient => (NUTRIENTS as readonly string[]).includes(field)
 

@@ -1,6 +1,6 @@
 import { render, screen } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
-import { describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import {
   BandAndSeed,
   DragNumber,
@@ -125,7 +125,7 @@ describe('Sheet', () => {
 })
 
 describe('Finder', () => {
-  it('reaches the last of many', async () => {
+  beforeEach(() => {
     Element.prototype.scrollIntoView = vi.fn()
     vi.stubGlobal(
       'ResizeObserver',
@@ -135,6 +135,9 @@ describe('Finder', () => {
         disconnect() {}
       },
     )
+  })
+
+  it('reaches the last of many', async () => {
     const pick = vi.fn()
     const items = Array.from({ length: 900 }, (_unused, at) => ({ id: `f${at}`, label: `Bean ${at}` }))
     render(
@@ -156,15 +159,6 @@ describe('Finder', () => {
   })
 
   it('ranks a label that starts with the word first, and finds by other words', async () => {
-    Element.prototype.scrollIntoView = vi.fn()
-    vi.stubGlobal(
-      'ResizeObserver',
-      class {
-        observe() {}
-        unobserve() {}
-        disconnect() {}
-      },
-    )
     const pick = vi.fn()
     render(
       <Finder
