@@ -33,4 +33,4 @@ export async function gramsOfLines(page: Page): Promise<Record<string, number>> 
 }
 
 export const waitSaved = (page: Page): Promise<void> =>
-  expect(page.getByLabel('Totals').getByRole('status')).toHaveText('Saved')
+  expect(page.getByRole('region', { name: /^Saving of/ }).getByRole('status')).toHaveText('Saved')

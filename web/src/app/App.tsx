@@ -2,13 +2,23 @@ import { useEffect, useState } from 'react'
 import { createBrowserRouter } from 'react-router'
 import { RouterProvider } from 'react-router/dom'
 import { Toaster } from 'sonner'
-import { flushOnLeave, loadKitchen, openDemoOnFirstStart, watchWeighings } from '../store'
+import {
+  flushKitchenOnLeave,
+  flushOnLeave,
+  holdTab,
+  loadKitchen,
+  openDemoOnFirstStart,
+  openKitchenStorage,
+  watchWeighings,
+} from '../store'
 import { DishLayout } from './DishLayout'
 import { Broken, RouteError } from './Errors'
 import { NotFound } from './NotFound'
+import { Recovery } from './Recovery'
 import { Shell } from './Shell'
 
 const router = createBrowserRouter([
+  { path: '/recovery', element: <Recovery /> },
   {
     path: '/',
     element: <Shell />,
@@ -42,8 +52,13 @@ export function App() {
   const [state, setState] = useState<'loading' | 'ready' | 'broken'>('loading')
   useEffect(() => {
     const start = async () => {
-      await openDemoOnFirstStart()
-      await loadKitchen()
+      holdTab()
+      await openKitchenStorage()
+      // The recovery page needs no kitchen: the kitchen may be what is damaged.
+      if (window.location.pathname !== '/recovery') {
+        await openDemoOnFirstStart()
+        await loadKitchen()
+      }
       setState('ready')
     }
     start().catch((error: unknown) => {
@@ -51,8 +66,13 @@ export function App() {
       setState('broken')
     })
     const stopWatching = watchWeighings()
-    const leave = () => flushOnLeave()
-    const hide = () => document.visibilityState === 'hidden' && flushOnLeave()
+    const leave = () => {
+      flushOnLeave()
+      flushKitchenOnLeave()
+    }
+    const hide = () => {
+      if (document.visibilityState === 'hidden') leave()
+    }
     window.addEventListener('pagehide', leave)
     document.addEventListener('visibilitychange', hide)
     return () => {

@@ -1,14 +1,6 @@
 import type { PortionFigure } from '@frijol/core/assess'
 import { clsx } from 'clsx'
-import { toast } from 'sonner'
-import { askWhy, type SaveState, undo, useAssessment, useDish, useKitchenStore, useOpenDish } from '../store'
-
-const SAVED: Record<SaveState, string> = {
-  saved: 'Saved',
-  waiting: 'Saving …',
-  saving: 'Saving …',
-  failed: 'Not saved: storage refused it',
-}
+import { askWhy, useAssessment, useDish, useKitchenStore } from '../store'
 
 interface FigureProps {
   value: string
@@ -64,7 +56,7 @@ export function Counter() {
     <section
       aria-label="Totals"
       data-on-night
-      className="no-print sticky bottom-0 z-20 flex min-h-16 items-center gap-x-7 overflow-x-auto rounded-t-card bg-night px-4 py-2 text-on-night max-md:bottom-[66px] max-md:gap-x-4"
+      className="no-print sticky bottom-0 z-20 flex min-h-16 items-center gap-x-7 overflow-x-auto rounded-t-card bg-night py-2 pr-52 pl-4 text-on-night max-md:bottom-[66px] max-md:gap-x-4 max-md:pr-48"
     >
       <Figure value={grams(rawMassG)} words="raw batch" />
       <Figure
@@ -99,33 +91,6 @@ export function Counter() {
           asked="cost"
         />
       )}
-      <SaveNote />
     </section>
-  )
-}
-
-function SaveNote() {
-  const saveState = useOpenDish((state) => state.saveState)
-  const last = useOpenDish((state) => state.past.at(-1)?.label ?? null)
-  return (
-    <p className="m-0 ml-auto shrink-0 text-right text-[13px]">
-      <span role="status">{SAVED[saveState]}</span>
-      {last !== null && (
-        <>
-          {' · '}
-          <button
-            type="button"
-            className="rounded underline underline-offset-2"
-            title={`Undo: ${last}`}
-            onClick={() => {
-              const label = undo()
-              if (label !== null) toast(`Undone: ${label}`)
-            }}
-          >
-            undo
-          </button>
-        </>
-      )}
-    </p>
   )
 }

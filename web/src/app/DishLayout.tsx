@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react'
 import { Outlet, useLocation, useParams } from 'react-router'
-import { openDish, settleForeign, useOpenDish } from '../store'
-import { ActionSlot, Button } from '../ui'
+import { openDish, useOpenDish } from '../store'
+import { ActionSlot } from '../ui'
 import { Counter } from './Counter'
 import { DishHeader } from './DishHeader'
 import { NotFound } from './NotFound'
@@ -13,15 +13,14 @@ const WITH_COUNTER = /\/(?:mix|method)$/
 export function DishLayout() {
   const { dishId = '' } = useParams()
   const { pathname } = useLocation()
-  const openId = useOpenDish((state) => state.dish?.id ?? null)
-  const isMissing = useOpenDish((state) => state.isMissing)
-  const hasForeign = useOpenDish((state) => state.foreign !== null)
+  const openId = useOpenDish((state) => state.value?.id ?? null)
+  const missing = useOpenDish((state) => state.missing)
   const [slot, setSlot] = useState<HTMLElement | null>(null)
   useEffect(() => {
     void openDish(dishId)
   }, [dishId])
   if (openId !== dishId) {
-    return isMissing ? (
+    return missing !== null ? (
       <NotFound />
     ) : (
       <p role="status" className="p-8 text-ink-2">
@@ -34,7 +33,6 @@ export function DishLayout() {
     <ActionSlot value={slot}>
       <div className="flex min-h-dvh flex-col gap-3 py-4 pr-5 pl-1.5 pb-0 max-md:px-3 max-md:pt-3 print:p-0">
         <DishHeader onSlot={setSlot} />
-        {hasForeign && <ForeignNote />}
         <div className="flex min-h-0 flex-1 flex-col">
           <Outlet />
         </div>
@@ -44,15 +42,3 @@ export function DishLayout() {
     </ActionSlot>
   )
 }
-
-const ForeignNote = () => (
-  <div
-    role="alert"
-    className="flex flex-wrap items-center gap-3 rounded-card border border-turmeric bg-turmeric-soft p-3 text-sm"
-  >
-    This dish was changed in another tab while you were changing it here. Both versions are safe until you
-    choose.
-    <Button onClick={() => settleForeign('mine')}>Keep this tab’s</Button>
-    <Button onClick={() => settleForeign('theirs')}>Take the other’s</Button>
-  </div>
-)

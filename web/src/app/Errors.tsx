@@ -1,5 +1,5 @@
 import { useRouteError } from 'react-router'
-import { Button } from '../ui'
+import { Button, buttonClass } from '../ui'
 
 export interface BrokenProps {
   what: string
@@ -12,11 +12,14 @@ export const Broken = ({ what }: BrokenProps) => (
       <h1 className="mt-0 text-2xl">{what}</h1>
       <p className="text-ink-2">
         What you typed and weighed is kept in this browser. Load the page again; if it fails once more, open
-        the Kitchen page and save a backup first.
+        the recovery page: there everything can be saved as a file, and what is damaged is shown.
       </p>
       <Button tone="primary" onClick={() => window.location.reload()}>
         Load the page again
-      </Button>
+      </Button>{' '}
+      <a href="/recovery" className={buttonClass('plain')}>
+        Open the recovery page
+      </a>
     </div>
   </main>
 )

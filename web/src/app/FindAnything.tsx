@@ -1,5 +1,5 @@
 import { useNavigate } from 'react-router'
-import { useLibrary, useOpenDish, useShelf } from '../store'
+import { useLibrary, useOpenDish, useDishNames } from '../store'
 import { Finder, Sheet } from '../ui'
 import { STAGES } from './stages'
 
@@ -18,8 +18,8 @@ export const FindAnything = ({ isOpen, onClose }: FindAnythingProps) => (
 function Search({ onClose }: { onClose: () => void }) {
   const navigate = useNavigate()
   const library = useLibrary()
-  const rows = useShelf() ?? []
-  const dishId = useOpenDish((state) => state.dish?.id ?? null)
+  const names = useDishNames()
+  const dishId = useOpenDish((state) => state.value?.id ?? null)
   const go = (path: string) => {
     onClose()
     void navigate(path)
@@ -33,11 +33,7 @@ function Search({ onClose }: { onClose: () => void }) {
       groups={[
         {
           heading: 'Dishes',
-          items: rows.map(({ dish }) => ({
-            id: `/dish/${dish.id}/mix`,
-            label: dish.name,
-            detail: dish.menu,
-          })),
+          items: names.map(({ id, name }) => ({ id: `/dish/${id}/mix`, label: name })),
         },
         {
           heading: 'Places',

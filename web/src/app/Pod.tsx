@@ -13,7 +13,7 @@ const Mark = ({ className }: { className: string }) => (
 )
 
 function useReadiness(): ReadonlySet<string> {
-  const dish = useOpenDish((state) => state.dish)
+  const dish = useOpenDish((state) => state.value)
   const library = useKitchenStore((state) => state.library)
   const kitchen = useKitchenStore((state) => state.kitchen)
   return useMemo(() => {
@@ -31,7 +31,7 @@ const PLACE = ({ isActive }: { isActive: boolean }): string =>
 
 /** The pod: seven seeds for the loop, pantry and kitchen under them, the mark above. It lies down on narrow screens. */
 export function Pod() {
-  const dishId = useOpenDish((state) => state.dish?.id ?? null)
+  const dishId = useOpenDish((state) => state.value?.id ?? null)
   const ready = useReadiness()
   return (
     <nav

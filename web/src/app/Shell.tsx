@@ -1,11 +1,13 @@
 import { useEffect, useState } from 'react'
 import { Outlet, useLocation, useNavigate } from 'react-router'
 import { toast } from 'sonner'
-import { closeDish, redo, undo, useOpenDish } from '../store'
+import { closeDish, useOpenDish } from '../store'
 import { isTyping, Sheet, useShortcut } from '../ui'
 import { FindAnything } from './FindAnything'
 import { Pod } from './Pod'
+import { SaveBar, useScreenDocument } from './SaveBar'
 import { STAGES } from './stages'
+import { Troubles } from './Troubles'
 
 const SHORTCUTS: readonly (readonly [string, string])[] = [
   ['Alt + 1 … 7', 'go to a stage'],
@@ -22,7 +24,7 @@ export function Shell() {
   const [open, setOpen] = useState<'keys' | 'find' | null>(null)
   const navigate = useNavigate()
   const location = useLocation()
-  const dishId = useOpenDish((state) => state.dish?.id ?? null)
+  const dishId = useOpenDish((state) => state.value?.id ?? null)
   const isInDish = location.pathname.startsWith('/dish/')
 
   useEffect(() => {
@@ -31,10 +33,8 @@ export function Shell() {
 
   useShortcut('k', () => setOpen('keys'))
   useShortcut('/', () => setOpen('find'))
-  useShortcut('u', (event) => {
-    const label = event.shiftKey ? redo() : undo()
-    if (label !== null) toast(event.shiftKey ? `Done again: ${label}` : `Undone: ${label}`)
-  })
+  const { undo, redo } = useScreenDocument()
+  useShortcut('u', (event) => (event.shiftKey ? redo() : undo()))
   useEffect(() => {
     const pressed = (event: KeyboardEvent) => {
       if (
@@ -65,9 +65,11 @@ export function Shell() {
         Skip to the page
       </a>
       <Pod />
-      <main id="page" className="min-w-0">
+      <main id="page" className="min-w-0 pb-16 print:pb-0">
+        <Troubles />
         <Outlet />
       </main>
+      <SaveBar />
       <Sheet title="Keys" isOpen={open === 'keys'} onClose={() => setOpen(null)}>
         <dl className="m-0 grid grid-cols-[auto_1fr] gap-x-4 gap-y-2 text-sm">
           {SHORTCUTS.map(([keys, what]) => (

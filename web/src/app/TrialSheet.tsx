@@ -3,6 +3,7 @@ import { format, parseISO } from 'date-fns'
 import { useState } from 'react'
 import { toast } from 'sonner'
 import { commands, keepTrial, run, useDish, useTrials } from '../store'
+import { DamagedRow } from '../parts'
 import { Button, Empty, Field, Sheet, Tag, TextArea } from '../ui'
 
 export interface TrialSheetProps {
@@ -32,8 +33,8 @@ function KeepTrial({ onDone }: { onDone: () => void }) {
   const [notes, setNotes] = useState('')
   const [decision, setDecision] = useState('')
   const keep = async (state: Trial['state']) => {
-    const { number } = dish.trial
-    await keepTrial(state, notes, decision)
+    const number = await keepTrial(state, notes, decision)
+    if (number === null) return
     toast(`Trial ${number} is kept. This is the next one now.`)
     onDone()
   }
@@ -72,11 +73,16 @@ function KeepTrial({ onDone }: { onDone: () => void }) {
 
 function TrialList({ onDone }: { onDone: () => void }) {
   const dish = useDish()
-  const trials = useTrials(dish.id, dish.trial.number)
-  if (trials.length === 0)
+  const { trials, bad } = useTrials(dish.id)
+  if (trials.length === 0 && bad.length === 0)
     return <Empty sentence="No trial is kept yet. Keep the first when you have made it." />
   return (
     <ol className="m-0 mt-4 grid list-none gap-3 ps-0">
+      {bad.map((row) => (
+        <li key={row.id}>
+          <DamagedRow row={row} what="A kept trial" />
+        </li>
+      ))}
       {[...trials].reverse().map((trial) => (
         <li key={trial.id} className="border-t border-line pt-3">
           <div className="flex flex-wrap items-baseline gap-2">

@@ -1,87 +1,206 @@
-import type { Dish, Trial } from '@frijol/core/model'
+import { Dish, type Result, Trial } from '@frijol/core/model'
 import { liveQuery } from 'dexie'
-import { type ChangeRecord, database, type DishRow } from './database'
+import type { z } from 'zod'
+import { type Besides, database } from './database'
+import {
+  type BadRow,
+  documentRepository,
+  type Found,
+  historyId,
+  putStored,
+  revisionAfter,
+  type Stored,
+} from './documents'
 
-/** Most undo steps that are kept with a dish. */
-const MOST_CHANGES = 200
+/** Parses by a schema; what does not fit is said with its place. */
+export const parsing =
+  <T>(schema: z.ZodType<T>) =>
+  (value: unknown): Result<T> => {
+    const checked = schema.safeParse(value)
+    if (checked.success) return { ok: true, value: checked.data }
+    const issue = checked.error.issues[0]
+    const path = (issue?.path ?? []).map(String)
+    const place = path.length === 0 ? '' : ` at ${path.join(' › ')}`
+    return { ok: false, issues: [{ code: 'shape', path, message: `${issue?.message ?? 'damaged'}${place}` }] }
+  }
 
-export const readDish = (id: string): Promise<DishRow | undefined> => database.dishes.get(id)
-
-/** Saves a dish with its undo history in one transaction. */
-export async function saveDish(
+/**
+ * Trials that come with a save of their dish. A number that is taken is not given twice: the trial gets the next
+ * free one, and the dish goes on after it.
+ */
+async function keepTrials(
   dish: Dish,
-  past: readonly ChangeRecord[],
-  future: readonly ChangeRecord[],
-  savedBy: string,
-): Promise<void> {
-  await database.dishes.put({
+  save: { put: readonly Besides[]; remove: readonly Besides[] },
+): Promise<Dish> {
+  const { trials } = database()
+  await trials.bulkDelete(save.remove.map(({ trial }) => trial.id))
+  let next = dish
+  for (const { trial } of save.put) {
+    const others = await trials
+      .where('dishId')
+      .equals(dish.id)
+      .filter(({ id, number }) => id !== trial.id && Number.isInteger(number))
+      .toArray()
+    const highest = Math.max(0, ...others.map(({ number }) => number))
+    const number = others.some((other) => other.number === trial.number) ? highest + 1 : trial.number
+    await trials.put({ ...trial, number })
+    if (next.trial.number <= Math.max(number, highest))
+      next = { ...next, trial: { number: Math.max(number, highest) + 1, fromNumber: number } }
+  }
+  return next
+}
+
+export const dishRepository = documentRepository<Dish>({
+  kind: 'dish',
+  table: 'dishes',
+  parse: parsing(Dish),
+  besides: keepTrials,
+})
+
+const kept = async <T>(work: () => Promise<T>): Promise<T> => {
+  const { dishes, history, trials } = database()
+  return database().transaction('rw', [dishes, history, trials], work)
+}
+
+/**
+ * Adds new dishes and trials together; none if one fails. A dish of an id that is there already is replaced, and
+ * its revision goes on, so that every tab that shows it follows.
+ */
+export async function addDishes(dishes: readonly Dish[], trials: readonly Trial[]): Promise<void> {
+  await kept(async () => {
+    const now = Date.now()
+    for (const [at, dish] of dishes.entries()) await putDish(dish, now - at)
+    await database().trials.bulkPut([...trials])
+  })
+}
+
+/** Writes a dish over whatever is stored under its id, with a fresh history; inside a transaction. */
+export async function putDish(dish: Dish, savedAt: number): Promise<void> {
+  const { dishes } = database()
+  const before = await dishes.get(dish.id)
+  await putStored('dish', dishes, {
     id: dish.id,
-    dish,
-    past: past.slice(-MOST_CHANGES),
-    future: future.slice(-MOST_CHANGES),
-    savedBy,
-    savedAt: Date.now(),
+    value: dish,
+    revision: revisionAfter(numberOr0(before?.revision)),
+    saves: [],
+    savedAt,
+    past: [],
+    future: [],
   })
 }
 
-/** Adds new dishes and trials together; none if one fails. */
-export async function addDishes(
-  dishes: readonly Dish[],
-  trials: readonly Trial[],
-  savedBy: string,
-): Promise<void> {
-  await database.transaction('rw', database.dishes, database.trials, async () => {
-    for (const dish of dishes) await saveDish(dish, [], [], savedBy)
-    await database.trials.bulkPut([...trials])
-  })
+/** A stored revision; 0 where a damaged row has none. */
+export const numberOr0 = (value: unknown): number =>
+  typeof value === 'number' && Number.isFinite(value) ? value : 0
+
+export interface RemovedDish {
+  readonly id: string
+  readonly row: unknown
+  readonly history: unknown
+  readonly trials: readonly Trial[]
 }
 
-/** Removes a dish and its trials; returns what was removed, so that it can be put back. */
-export async function removeDish(id: string): Promise<{ row: DishRow; trials: Trial[] } | null> {
-  return database.transaction('rw', database.dishes, database.trials, async () => {
-    const row = await database.dishes.get(id)
+/** Removes a dish and its trials, damaged or not; returns what was removed, so that it can be put back. */
+export async function removeDish(id: string): Promise<RemovedDish | null> {
+  return kept(async () => {
+    const { dishes, history, trials } = database()
+    const row = await dishes.get(id)
     if (row === undefined) return null
-    const trials = await database.trials.where('dishId').equals(id).toArray()
-    await database.dishes.delete(id)
-    await database.trials.where('dishId').equals(id).delete()
-    return { row, trials }
+    const removed = {
+      id,
+      row,
+      history: await history.get(historyId('dish', id)),
+      trials: await trials.where('dishId').equals(id).toArray(),
+    }
+    await dishes.delete(id)
+    await history.delete(historyId('dish', id))
+    await trials.where('dishId').equals(id).delete()
+    return removed
   })
 }
 
-export async function restoreDish(removed: { row: DishRow; trials: Trial[] }): Promise<void> {
-  await database.transaction('rw', database.dishes, database.trials, async () => {
-    await database.dishes.put(removed.row)
-    await database.trials.bulkPut(removed.trials)
+/** Puts a removed dish back as it was, under a later revision, unless its place is taken meanwhile. */
+export async function restoreDish(removed: RemovedDish): Promise<void> {
+  await kept(async () => {
+    const { dishes, history, trials } = database()
+    if ((await dishes.get(removed.id)) !== undefined) return
+    const read = dishRepository.parse(removed.row, removed.history as never)
+    if (read.kind === 'row')
+      await putStored('dish', dishes, { ...read.row, revision: revisionAfter(read.row.revision) })
+    else {
+      await dishes.put(removed.row as never)
+      if (removed.history !== undefined) await history.put(removed.history as never)
+    }
+    await trials.bulkPut([...removed.trials])
   })
 }
 
-export const readTrials = (dishId: string): Promise<Trial[]> =>
-  database.trials.where('dishId').equals(dishId).sortBy('number')
-
-export const saveTrial = async (trial: Trial): Promise<void> => {
-  await database.trials.put(trial)
-}
-
-export const removeTrial = (id: string): Promise<void> => database.trials.delete(id)
-
-export const countDishes = (): Promise<number> => database.dishes.count()
-
-/** Calls back with every dish, newest first, now and after each change in any tab. Returns the way to stop. */
-export function watchDishes(
-  onChange: (rows: DishRow[]) => void,
+/** Ids of every dish, newest first, now and after each change in any tab. Returns the way to stop. */
+export function watchDishIds(
+  onChange: (ids: string[]) => void,
   onError: (error: unknown) => void,
 ): () => void {
-  const query = liveQuery(() => database.dishes.orderBy('savedAt').reverse().toArray())
+  const query = liveQuery(() => database().dishes.orderBy('savedAt').reverse().primaryKeys())
   const subscription = query.subscribe({ next: onChange, error: onError })
   return () => subscription.unsubscribe()
 }
 
-/** Calls back when another tab has written the dish. Returns the way to stop. */
-export function watchDish(id: string, ownTab: string, onForeign: (row: DishRow) => void): () => void {
-  const subscription = liveQuery(() => database.dishes.get(id)).subscribe({
-    next: (row) => {
-      if (row !== undefined && row.savedBy !== ownTab) onForeign(row)
-    },
+/** Names of every dish by id, in order of their names. Rows that are damaged have none. */
+export async function dishNames(): Promise<{ id: string; name: string }[]> {
+  const names: { id: string; name: string }[] = []
+  await database()
+    .dishes.orderBy('value.name')
+    .eachKey((name, cursor) =>
+      names.push({ id: cursor.primaryKey, name: typeof name === 'string' ? name : '' }),
+    )
+  return names
+}
+
+/** Every dish that can be read, newest first. */
+export async function readDishes(): Promise<{ dishes: Stored<Dish>[]; bad: BadRow[] }> {
+  const rows = await database().dishes.orderBy('savedAt').reverse().toArray()
+  const found = rows.map((row): Found<Dish> => dishRepository.parse(row, undefined))
+  return {
+    dishes: found.flatMap((one) => (one.kind === 'row' ? [one.row] : [])),
+    bad: found.flatMap((one) => (one.kind === 'bad' ? [one] : [])),
+  }
+}
+
+export const countDishes = (): Promise<number> => database().dishes.count()
+
+export interface ReadTrials {
+  readonly trials: readonly Trial[]
+  readonly bad: readonly BadRow[]
+}
+
+const parseTrial = parsing(Trial)
+
+/** Trials among raw rows, and what is damaged. */
+export function trialsOf(rows: readonly unknown[]): ReadTrials {
+  const trials: Trial[] = []
+  const bad: BadRow[] = []
+  for (const raw of rows) {
+    const read = parseTrial(raw)
+    if (read.ok) trials.push(read.value)
+    else {
+      const id = (raw as { id?: unknown }).id
+      const fault = read.issues[0]?.message ?? 'damaged'
+      bad.push({ kind: 'bad', table: 'trials', id: typeof id === 'string' ? id : '', fault, raw })
+    }
+  }
+  return { trials, bad }
+}
+
+const trialRows = (dishId: string): Promise<Trial[]> =>
+  database().trials.where('dishId').equals(dishId).sortBy('number')
+
+/** The kept trials of a dish by number, and rows that cannot be read. */
+export const readTrials = async (dishId: string): Promise<ReadTrials> => trialsOf(await trialRows(dishId))
+
+/** Calls back with the trials of a dish, now and after each change in any tab. Returns the way to stop. */
+export function watchTrials(dishId: string, onChange: (read: ReadTrials) => void): () => void {
+  const subscription = liveQuery(() => trialRows(dishId)).subscribe({
+    next: (rows) => onChange(trialsOf(rows)),
     error: (error: unknown) => console.error(error),
   })
   return () => subscription.unsubscribe()

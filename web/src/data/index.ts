@@ -1,24 +1,34 @@
-export type { ChangeRecord, DishRow } from './database'
+export { type Aside, forgetAside, holdTab, keepAside, leftAside } from './aside'
+export {
+  askToPersist,
+  isPersisted,
+  type Besides,
+  type ChangeRecord,
+  openStorage,
+  type StorageKind,
+} from './database'
+export type { BadRow, DocumentRepository, Found, Save, Saved, Stored } from './documents'
 export {
   addDishes,
   countDishes,
-  readDish,
+  dishNames,
+  dishRepository,
+  type ReadTrials,
+  readDishes,
   readTrials,
+  type RemovedDish,
   removeDish,
-  removeTrial,
   restoreDish,
-  saveDish,
-  saveTrial,
-  watchDish,
-  watchDishes,
+  watchDishIds,
+  watchTrials,
 } from './dishes'
+export { addMissing, clashes, type Everything, readAll, readRaw, removeBad, restoreAll } from './everything'
 export {
-  clashes,
-  readAll,
-  readKitchen,
+  KITCHEN_ID,
+  kitchenRepository,
+  type OwnFoods,
+  readOwnFoods,
   removeIngredient,
-  restoreAll,
   saveIngredients,
-  saveKitchen,
+  watchOwnFoods,
 } from './kitchen'
-export { forgetUnsaved, keepUnsaved, takeUnsaved } from './unsaved'

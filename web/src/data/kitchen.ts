@@ -1,55 +1,55 @@
-import { type BackupContent, defaultKitchen, type Ingredient, Kitchen } from '@frijol/core/model'
+import { defaultKitchen, Ingredient, Kitchen } from '@frijol/core/model'
+import { liveQuery } from 'dexie'
 import { database } from './database'
+import { parsing } from './dishes'
+import { type BadRow, documentRepository } from './documents'
 
-export async function readKitchen(): Promise<{ kitchen: Kitchen; own: Ingredient[] }> {
-  const [row, own] = await Promise.all([database.kitchen.get('kitchen'), database.ingredients.toArray()])
-  return { kitchen: row === undefined ? defaultKitchen : Kitchen.parse(row.kitchen), own }
+/** The one document of settings, prices and what was learned; the usual one until it is first changed. */
+export const KITCHEN_ID = 'kitchen'
+
+export const kitchenRepository = documentRepository<Kitchen>({
+  kind: 'kitchen',
+  table: 'kitchen',
+  parse: parsing(Kitchen),
+  initial: defaultKitchen,
+})
+
+export interface OwnFoods {
+  readonly own: readonly Ingredient[]
+  readonly bad: readonly BadRow[]
 }
 
-export async function saveKitchen(kitchen: Kitchen): Promise<void> {
-  await database.kitchen.put({ id: 'kitchen', kitchen })
+const parseIngredient = parsing(Ingredient)
+
+/** Own foods among raw rows, and what is damaged. */
+export function ownFoodsOf(rows: readonly unknown[]): OwnFoods {
+  const own: Ingredient[] = []
+  const bad: BadRow[] = []
+  for (const raw of rows) {
+    const read = parseIngredient(raw)
+    if (read.ok) own.push(read.value)
+    else {
+      const id = (raw as { id?: unknown }).id
+      const fault = read.issues[0]?.message ?? 'damaged'
+      bad.push({ kind: 'bad', table: 'ingredients', id: typeof id === 'string' ? id : '', fault, raw })
+    }
+  }
+  return { own, bad }
 }
 
-/** Everything the kitchen holds, for a backup. */
-export async function readAll(): Promise<BackupContent> {
-  const [{ kitchen, own }, rows, trials] = await Promise.all([
-    readKitchen(),
-    database.dishes.toArray(),
-    database.trials.toArray(),
-  ])
-  return { kitchen, dishes: rows.map(({ dish }) => dish), trials, ingredients: own }
-}
+export const readOwnFoods = async (): Promise<OwnFoods> => ownFoodsOf(await database().ingredients.toArray())
 
-/** Ids in a backup that this browser already holds. */
-export async function clashes(content: BackupContent): Promise<string[]> {
-  const ids = content.dishes.map(({ id }) => id)
-  const found = await database.dishes.bulkGet(ids)
-  return found.flatMap((row) => (row === undefined ? [] : [row.dish.name]))
-}
-
-/** Puts a backup's content in, all or nothing. Dishes of the same id are replaced. */
-export async function restoreAll(content: BackupContent, savedBy: string): Promise<void> {
-  const { dishes, trials, ingredients, kitchen } = database
-  await database.transaction('rw', dishes, trials, ingredients, kitchen, async () => {
-    const now = Date.now()
-    await dishes.bulkPut(
-      content.dishes.map((dish, at) => ({
-        id: dish.id,
-        dish,
-        past: [],
-        future: [],
-        savedBy,
-        savedAt: now - at,
-      })),
-    )
-    await trials.bulkPut(content.trials)
-    await ingredients.bulkPut(content.ingredients)
-    await kitchen.put({ id: 'kitchen', kitchen: content.kitchen })
+/** Calls back with the own foods now and after each change in any tab. Returns the way to stop. */
+export function watchOwnFoods(onChange: (foods: OwnFoods) => void): () => void {
+  const subscription = liveQuery(() => database().ingredients.toArray()).subscribe({
+    next: (rows) => onChange(ownFoodsOf(rows)),
+    error: (error: unknown) => console.error(error),
   })
+  return () => subscription.unsubscribe()
 }
 
 export async function saveIngredients(own: readonly Ingredient[]): Promise<void> {
-  await database.ingredients.bulkPut([...own])
+  await database().ingredients.bulkPut([...own])
 }
 
-export const removeIngredient = (id: string): Promise<void> => database.ingredients.delete(id)
+export const removeIngredient = (id: string): Promise<void> => database().ingredients.delete(id)

@@ -2,20 +2,38 @@ import { assess } from '@frijol/core/assess'
 import type { Dish } from '@frijol/core/model'
 import { format, parseISO } from 'date-fns'
 import { Trash2 } from 'lucide-react'
-import { useMemo } from 'react'
+import { useMemo, useRef } from 'react'
 import { Link } from 'react-router'
 import { toast } from 'sonner'
 import { classColour } from '../charts'
-import { nextActOf, takeOffShelf, useKitchenStore, useLibrary } from '../store'
-import { buttonClass, Card, IconButton } from '../ui'
+import { DamagedRow } from '../parts'
+import { nextActOf, takeOffShelf, useKitchenStore, useLibrary, useShelved } from '../store'
+import { buttonClass, Card, IconButton, useNear } from '../ui'
 
 const closeness = (distance: number | null): string => {
   if (distance === null) return 'no original yet'
   return distance < 0.05 ? 'in every band' : `${distance.toFixed(1)} from the original`
 }
 
+/** A place on the shelf: empty while it is far below, then its dish, or what is wrong with it. */
+export function ShelfPlace({ id }: { id: string }) {
+  const place = useRef<HTMLLIElement>(null)
+  const isNear = useNear(place)
+  return (
+    <li ref={place} className="min-h-52">
+      {isNear && <Shelved id={id} />}
+    </li>
+  )
+}
+
+function Shelved({ id }: { id: string }) {
+  const found = useShelved(id)
+  if (found === null || found.kind === 'none') return null
+  return found.kind === 'bad' ? <DamagedRow row={found} what="A dish" /> : <DishCard dish={found.row.value} />
+}
+
 /** One dish: what stands in it, how near it is, and the next act. */
-export function DishCard({ dish }: { dish: Dish }) {
+function DishCard({ dish }: { dish: Dish }) {
   const library = useLibrary()
   const kitchen = useKitchenStore((state) => state.kitchen)
   const assessment = useMemo(() => assess(dish, library, kitchen), [dish, library, kitchen])
@@ -29,58 +47,56 @@ export function DishCard({ dish }: { dish: Dish }) {
     })
   }
   return (
-    <li>
-      <Card className="flex h-full flex-col gap-2.5 p-4">
-        <div className="flex items-start gap-2">
-          <div className="min-w-0 flex-1">
-            <div className="text-[13px] text-ink-2">
-              {dish.menu === '' ? `changed ${format(parseISO(dish.updatedAt), 'd MMMM yyyy')}` : dish.menu}
-            </div>
-            <h2 className="m-0 text-xl leading-tight">
-              <Link to={`/dish/${dish.id}/mix`} className="no-underline hover:underline">
-                {dish.name === '' ? 'Untitled dish' : dish.name}
-              </Link>
-            </h2>
+    <Card className="flex h-full flex-col gap-2.5 p-4">
+      <div className="flex items-start gap-2">
+        <div className="min-w-0 flex-1">
+          <div className="text-[13px] text-ink-2">
+            {dish.menu === '' ? `changed ${format(parseISO(dish.updatedAt), 'd MMMM yyyy')}` : dish.menu}
           </div>
-          <IconButton label={`Take ${dish.name} off the shelf`} onClick={() => void takeOff()}>
-            <Trash2 size={16} />
-          </IconButton>
-        </div>
-        <ul className="m-0 grid list-none gap-2 ps-0">
-          {assessment.parts.map((part) => (
-            <li key={part.partId} className="text-sm">
-              <div className="flex justify-between gap-2">
-                <span className="truncate">{part.name}</span>
-                <span className="shrink-0 text-[13px] text-ink-2">{closeness(part.distance)}</span>
-              </div>
-              <div className="mt-1 flex h-2 overflow-hidden rounded-full bg-husk" aria-hidden="true">
-                {part.lines.map(({ lineId, foodId, share }) => (
-                  <i
-                    key={lineId}
-                    style={{
-                      width: `${(share ?? 0) * 100}%`,
-                      background: classColour(
-                        foodId === null ? null : (library.ingredients.get(foodId)?.foodClass ?? null),
-                      ),
-                    }}
-                  />
-                ))}
-              </div>
-            </li>
-          ))}
-        </ul>
-        <p className="m-0 text-[13px] text-ink-2">
-          Trial {dish.trial.number} · {Math.round(assessment.rawMassG)} g raw · {dish.aim.portions} portions
-        </p>
-        {next !== null && (
-          <div className="mt-auto flex items-center gap-3 border-t border-line pt-3">
-            <p className="m-0 line-clamp-2 flex-1 text-[13px] text-ink-2">{next.reason}</p>
-            <Link to={`/dish/${dish.id}/${next.stage}`} className={buttonClass('plain')}>
-              {next.act}
+          <h2 className="m-0 text-xl leading-tight">
+            <Link to={`/dish/${dish.id}/mix`} className="no-underline hover:underline">
+              {dish.name === '' ? 'Untitled dish' : dish.name}
             </Link>
-          </div>
-        )}
-      </Card>
-    </li>
+          </h2>
+        </div>
+        <IconButton label={`Take ${dish.name} off the shelf`} onClick={() => void takeOff()}>
+          <Trash2 size={16} />
+        </IconButton>
+      </div>
+      <ul className="m-0 grid list-none gap-2 ps-0">
+        {assessment.parts.map((part) => (
+          <li key={part.partId} className="text-sm">
+            <div className="flex justify-between gap-2">
+              <span className="truncate">{part.name}</span>
+              <span className="shrink-0 text-[13px] text-ink-2">{closeness(part.distance)}</span>
+            </div>
+            <div className="mt-1 flex h-2 overflow-hidden rounded-full bg-husk" aria-hidden="true">
+              {part.lines.map(({ lineId, foodId, share }) => (
+                <i
+                  key={lineId}
+                  style={{
+                    width: `${(share ?? 0) * 100}%`,
+                    background: classColour(
+                      foodId === null ? null : (library.ingredients.get(foodId)?.foodClass ?? null),
+                    ),
+                  }}
+                />
+              ))}
+            </div>
+          </li>
+        ))}
+      </ul>
+      <p className="m-0 text-[13px] text-ink-2">
+        Trial {dish.trial.number} · {Math.round(assessment.rawMassG)} g raw · {dish.aim.portions} portions
+      </p>
+      {next !== null && (
+        <div className="mt-auto flex items-center gap-3 border-t border-line pt-3">
+          <p className="m-0 line-clamp-2 flex-1 text-[13px] text-ink-2">{next.reason}</p>
+          <Link to={`/dish/${dish.id}/${next.stage}`} className={buttonClass('plain')}>
+            {next.act}
+          </Link>
+        </div>
+      )}
+    </Card>
   )
 }

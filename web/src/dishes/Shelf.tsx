@@ -3,7 +3,7 @@ import { type DragEvent, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { addBlankDish, importFile, openDemoKitchen, useShelf } from '../store'
 import { Button, Empty } from '../ui'
-import { DishCard } from './DishCard'
+import { ShelfPlace } from './DishCard'
 import { PasteRecipe } from './PasteRecipe'
 
 const ACCEPTED =
@@ -11,7 +11,7 @@ const ACCEPTED =
 
 /** The shelf: which dishes are in work, and the next act for each. */
 export function Shelf() {
-  const rows = useShelf()
+  const ids = useShelf()
   const navigate = useNavigate()
   const [fault, setFault] = useState<string | null>(null)
   const [isPasting, setPasting] = useState(false)
@@ -79,7 +79,7 @@ export function Shelf() {
           </Button>
         </div>
       )}
-      {rows !== null && rows.length === 0 && (
+      {ids !== null && ids.length === 0 && (
         <Empty sentence="Nothing is in work yet. Write a formula, open a recipe that you have as a file, or look around in the demo kitchen.">
           <div className="flex flex-wrap justify-center gap-2">
             <Button tone="primary" onClick={() => void start()}>
@@ -90,11 +90,11 @@ export function Shelf() {
         </Empty>
       )}
       <ul className="m-0 grid list-none grid-cols-[repeat(auto-fill,minmax(min(340px,100%),1fr))] gap-4 ps-0">
-        {(rows ?? []).map(({ dish }) => (
-          <DishCard key={dish.id} dish={dish} />
+        {(ids ?? []).map((id) => (
+          <ShelfPlace key={id} id={id} />
         ))}
       </ul>
-      {rows !== null && rows.length > 0 && (
+      {ids !== null && ids.length > 0 && (
         <p className="mt-5 text-sm text-ink-2">
           Drop a recipe anywhere here: schema.org JSON-LD, a web page that holds one, Markdown or plain text,
           up to 20 MB.

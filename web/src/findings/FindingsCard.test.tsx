@@ -17,7 +17,7 @@ import {
 import { FindingsCard } from './FindingsCard'
 
 function Shown() {
-  const dish = useOpenDish((state) => state.dish)
+  const dish = useOpenDish((state) => state.value)
   const { library, kitchen } = useKitchenStore.getState()
   if (dish === null || library === null) return null
   return <FindingsCard assessment={assess(dish, library, kitchen)} partId={dish.parts[0]?.id ?? ''} />
@@ -27,7 +27,7 @@ beforeEach(async () => {
   await closeDish()
   await loadKitchen()
   await openDish(await addBlankDish('Findings'))
-  const partId = useOpenDish.getState().dish?.parts[0]?.id ?? ''
+  const partId = useOpenDish.getState().value?.parts[0]?.id ?? ''
   run(commands.addLines(partId, ['3 zorbels', '200 g walnuts', '20 g salt'].map(typedLine)))
 })
 
@@ -46,12 +46,12 @@ describe('before you cook', () => {
     await userEvent.click(first)
     await userEvent.type(screen.getByRole('textbox'), 'made up on purpose{Enter}')
     expect(screen.getByText('1 settled on purpose')).toBeVisible()
-    expect(useOpenDish.getState().dish?.settled).toMatchObject([{ reason: 'made up on purpose' }])
+    expect(useOpenDish.getState().value?.settled).toMatchObject([{ reason: 'made up on purpose' }])
     await userEvent.click(screen.getByText('1 settled on purpose'))
     await userEvent.click(screen.getByRole('button', { name: 'Open again' }))
     expect(screen.getAllByRole('button', { name: 'on purpose' })).toHaveLength(count)
     expect(undo()).not.toBeNull()
-    expect(useOpenDish.getState().dish?.settled).toHaveLength(1)
+    expect(useOpenDish.getState().value?.settled).toHaveLength(1)
   })
 
   it('does not settle without a reason', async () => {
@@ -60,6 +60,6 @@ describe('before you cook', () => {
     if (first === undefined) throw new Error('nothing to settle')
     await userEvent.click(first)
     await userEvent.type(screen.getByRole('textbox'), '   {Enter}')
-    expect(useOpenDish.getState().dish?.settled).toEqual([])
+    expect(useOpenDish.getState().value?.settled).toEqual([])
   })
 })

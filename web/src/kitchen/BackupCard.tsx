@@ -1,7 +1,15 @@
 import type { BackupContent } from '@frijol/core/model'
-import { useRef, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
+import { Link } from 'react-router'
 import { toast } from 'sonner'
-import { backupText, checkBackup, openDemoKitchen, restoreBackup } from '../store'
+import {
+  checkBackup,
+  type DamagedEntry,
+  isPersisted,
+  makeBackupFile,
+  openDemoKitchen,
+  restoreBackup,
+} from '../store'
 import { Button, Card, CardTitle, saveFile } from '../ui'
 
 interface Waiting {
@@ -13,6 +21,7 @@ interface Waiting {
 export function BackupCard() {
   const file = useRef<HTMLInputElement>(null)
   const [fault, setFault] = useState<string | null>(null)
+  const [skipped, setSkipped] = useState<readonly DamagedEntry[]>([])
   const [waiting, setWaiting] = useState<Waiting | null>(null)
 
   const check = async (chosen: File | undefined) => {
@@ -20,6 +29,19 @@ export function BackupCard() {
     const checked = await checkBackup(chosen)
     setFault(checked.ok ? null : (checked.issues[0]?.message ?? 'The file could not be read.'))
     setWaiting(checked.ok ? checked.value : null)
+  }
+  const save = async () => {
+    const { text, skipped } = await makeBackupFile()
+    saveFile('frijol-backup.json', 'application/json', text)
+    setSkipped(skipped)
+  }
+  const demo = async () => {
+    const added = await openDemoKitchen()
+    toast(
+      added === 0
+        ? 'The demo dishes are on the shelf already.'
+        : `${added} demo ${added === 1 ? 'dish is' : 'dishes are'} on the shelf. Your settings and prices stay as they are.`,
+    )
   }
   const restore = async () => {
     if (waiting === null) return
@@ -32,15 +54,10 @@ export function BackupCard() {
       <CardTitle title="Backup" aside="all data stays in this browser and in your files" />
       <p className="m-0 text-sm text-ink-2">
         A browser can lose its storage. Save a backup now and then: every dish, trial, own ingredient and
-        price in one file.
+        price in one file. <Persisted />
       </p>
       <div className="flex flex-wrap gap-2">
-        <Button
-          tone="primary"
-          onClick={() =>
-            void backupText().then((text) => saveFile('frijol-backup.json', 'application/json', text))
-          }
-        >
+        <Button tone="primary" onClick={() => void save()}>
           Save a backup
         </Button>
         <Button onClick={() => file.current?.click()}>Restore a backup</Button>
@@ -56,13 +73,17 @@ export function BackupCard() {
             event.target.value = ''
           }}
         />
-        <Button
-          tone="quiet"
-          onClick={() => void openDemoKitchen().then(() => toast('The demo kitchen is on the shelf.'))}
-        >
+        <Button tone="quiet" onClick={() => void demo()}>
           Open the demo kitchen
         </Button>
       </div>
+      {skipped.length > 0 && (
+        <p role="alert" className="m-0 rounded-lg bg-turmeric-soft p-2.5 text-sm">
+          The backup is saved without {skipped.length} {skipped.length === 1 ? 'row' : 'rows'} that cannot be
+          read: {skipped.map(({ table, id }) => `${table} “${id}”`).join(', ')}.{' '}
+          <Link to="/recovery">Look at what is damaged</Link>
+        </p>
+      )}
       {fault !== null && (
         <p role="alert" className="m-0 rounded-lg bg-adzuki-soft p-2.5 text-sm text-adzuki-deep">
           {fault}
@@ -90,4 +111,22 @@ export function BackupCard() {
       )}
     </Card>
   )
+}
+
+/** What the browser says about keeping its storage. */
+function Persisted() {
+  const [answer, setAnswer] = useState<boolean | null>(null)
+  useEffect(() => {
+    let isCurrent = true
+    void isPersisted().then((found) => {
+      if (isCurrent) setAnswer(found)
+    })
+    return () => {
+      isCurrent = false
+    }
+  }, [])
+  if (answer === null) return null
+  return answer
+    ? 'This browser has agreed to keep it even when space runs short.'
+    : 'This browser may clear it when space runs short.'
 }

@@ -23,7 +23,7 @@ const thing = (id: string) => kitchenNow().equipment.find((one) => one.id === id
 
 beforeEach(async () => {
   await loadKitchen()
-  await changeKitchen(() => defaultKitchen)
+  changeKitchen('reset', () => defaultKitchen)
   render(<KitchenPage />)
 })
 
@@ -89,7 +89,7 @@ describe('learned by weighing', () => {
   })
 
   it('shows each operation and vessel with its factor, and resets one without the others', async () => {
-    await changeKitchen((kitchen) => ({
+    changeKitchen('set', (kitchen) => ({
       ...kitchen,
       observations: [
         observed('a@1', 0.3),
@@ -113,10 +113,10 @@ describe('words of the kitchen', () => {
   })
 
   it('are listed with what they mean, and forgotten one by one', async () => {
-    await teachWord('scald', 'heat')
-    await teachWord('frizzle', 'shallow-fry')
-    await teachWord('scald', 'boil')
-    await teachName('frying mix', 'olive-oil')
+    teachWord('scald', 'heat')
+    teachWord('frizzle', 'shallow-fry')
+    teachWord('scald', 'boil')
+    teachName('frying mix', 'olive-oil')
     const list = within(await screen.findByRole('list', { name: 'Words of this kitchen' }))
     expect(list.getAllByRole('listitem').map(({ textContent }) => textContent)).toEqual([
       '“frizzle” is Fry',
@@ -129,12 +129,12 @@ describe('words of the kitchen', () => {
     expect(kitchenNow().names).toEqual([])
   })
 
-  it('are known at once to the reading of lines and steps', async () => {
+  it('are known at once to the reading of lines and steps', () => {
     const read = () => typedLine('2 tbsp frying mix').ingredientId
     expect(read()).toBeNull()
-    await teachName('frying mix', 'olive-oil')
+    teachName('frying mix', 'olive-oil')
     expect(read()).toBe('olive-oil')
-    await teachWord('frizzle', 'shallow-fry')
+    teachWord('frizzle', 'shallow-fry')
     expect(kitchenWords().get('frizzled')?.verb.word).toBe('frizzle')
   })
 })

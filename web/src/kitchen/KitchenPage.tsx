@@ -29,13 +29,24 @@ const CURRENCIES = [
   'TRY',
 ]
 
+const LABELS: Readonly<Record<string, string>> = {
+  name: 'rename the kitchen',
+  region: 'set cups and spoons',
+  scaleStepG: 'set the scale',
+  fineScaleStepG: 'set the fine scale',
+  currency: 'set the currency',
+  equipment: 'change the equipment',
+}
+
 /** Kitchen: how it measures, weighs and counts money; and its backup. */
 export function KitchenPage() {
   const kitchen = useKitchenStore((state) => state.kitchen)
+  /** Each field is joined with itself while it is typed, so that one undo takes it back. */
   const set = (change: Partial<Kitchen>): string | null => {
     const checked = Kitchen.safeParse({ ...kitchen, ...change })
     if (!checked.success) return checked.error.issues[0]?.message ?? 'This does not fit.'
-    void changeKitchen(() => checked.data)
+    const field = Object.keys(change).join()
+    changeKitchen(LABELS[field] ?? 'change the kitchen', (now) => ({ ...now, ...change }), field)
     return null
   }
   return (

@@ -58,11 +58,7 @@ export function LearnedCard({ kitchen }: { kitchen: Kitchen }) {
                   </td>
                   <td>{count}</td>
                   <td className="text-right">
-                    <Button
-                      tone="quiet"
-                      className="min-h-7"
-                      onClick={() => void forgetLearned(operation, vessel)}
-                    >
+                    <Button tone="quiet" className="min-h-7" onClick={() => forgetLearned(operation, vessel)}>
                       Reset
                     </Button>
                   </td>

@@ -36,7 +36,7 @@ export function WordsCard({ kitchen: { words, names } }: { kitchen: Kitchen }) {
               <span className="min-w-0 flex-1">
                 “{said}” is <b>{means}</b>
               </span>
-              <IconButton label={`Forget ${said}`} onClick={() => void changeKitchen(forget)}>
+              <IconButton label={`Forget ${said}`} onClick={() => changeKitchen(`forget ${said}`, forget)}>
                 <X size={15} />
               </IconButton>
             </li>

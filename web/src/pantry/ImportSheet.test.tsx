@@ -14,7 +14,7 @@ const prices = () => useKitchenStore.getState().kitchen.prices
 
 beforeEach(async () => {
   await loadKitchen()
-  await changeKitchen(() => ({ ...defaultKitchen }))
+  changeKitchen('reset', () => ({ ...defaultKitchen }))
 })
 
 describe('a pantry table', () => {

@@ -12,53 +12,55 @@ export function PriceForm({ food }: { food: Ingredient }) {
   const pack = useKitchenStore((state) =>
     state.kitchen.packs.find(({ ingredientId }) => ingredientId === food.id),
   )
-  const [price, setPrice] = useState<number | null>(known?.price ?? null)
-  const [perG, setPerG] = useState<number | null>(known?.perG ?? 1000)
+  /** The mass that a price not yet given will be for; a price that is there is always the stored one. */
+  const [plannedG, setPlannedG] = useState<number | null>(1000)
+  const price = known?.price ?? null
+  const perG = known?.perG ?? plannedG
 
   const save = (nextPrice: number | null, nextPerG: number | null): string | null => {
     const checked =
       nextPrice === null ? null : Price.safeParse({ ingredientId: food.id, price: nextPrice, perG: nextPerG })
     if (checked !== null && !checked.success) return checked.error.issues[0]?.message ?? 'This does not fit.'
-    void changeKitchen((kitchen) => ({
-      ...kitchen,
-      prices: [
-        ...kitchen.prices.filter(({ ingredientId }) => ingredientId !== food.id),
-        ...(checked === null ? [] : [checked.data]),
-      ],
-    }))
+    changeKitchen(
+      checked === null ? 'forget a price' : 'set a price',
+      (kitchen) => ({
+        ...kitchen,
+        prices: [
+          ...kitchen.prices.filter(({ ingredientId }) => ingredientId !== food.id),
+          ...(checked === null ? [] : [checked.data]),
+        ],
+      }),
+      `price ${food.id}`,
+    )
     return null
   }
   const savePack = (massG: number | null): string | null => {
     const checked = massG === null ? null : Pack.safeParse({ ingredientId: food.id, massG, label: 'pack' })
     if (checked !== null && !checked.success) return checked.error.issues[0]?.message ?? 'This does not fit.'
-    void changeKitchen((kitchen) => ({
-      ...kitchen,
-      packs: [
-        ...kitchen.packs.filter(({ ingredientId }) => ingredientId !== food.id),
-        ...(checked === null ? [] : [checked.data]),
-      ],
-    }))
+    changeKitchen(
+      checked === null ? 'forget a pack' : 'set a pack',
+      (kitchen) => ({
+        ...kitchen,
+        packs: [
+          ...kitchen.packs.filter(({ ingredientId }) => ingredientId !== food.id),
+          ...(checked === null ? [] : [checked.data]),
+        ],
+      }),
+      `pack ${food.id}`,
+    )
     return null
   }
   return (
     <div>
       <CardTitle title="Price and pack" aside="yours, kept in this browser" />
       <div className="grid grid-cols-3 gap-3">
-        <NumberField
-          label="Price"
-          unit={currency}
-          value={price}
-          onChange={(value) => {
-            setPrice(value)
-            return save(value, perG)
-          }}
-        />
+        <NumberField label="Price" unit={currency} value={price} onChange={(value) => save(value, perG)} />
         <NumberField
           label="for"
           unit="g"
           value={perG}
           onChange={(value) => {
-            setPerG(value)
+            setPlannedG(value)
             return price === null ? null : save(price, value)
           }}
         />

@@ -1,1 +1,2 @@
+export { DamagedRow } from './DamagedRow'
 export { PartTabs } from './PartTabs'

@@ -11,7 +11,7 @@ import { typedLine } from './lines'
 import { closeDish, type Command, openDish, redo, run, undo, useOpenDish } from './openDish'
 
 const dishNow = (): Dish => {
-  const { dish } = useOpenDish.getState()
+  const dish = useOpenDish.getState().value
   if (dish === null) throw new Error('no dish is open')
   return dish
 }
@@ -28,7 +28,7 @@ beforeEach(async () => {
   const [moussaka] = demoKitchen().dishes
   if (moussaka === undefined) throw new Error('no demo dish')
   start = { ...structuredClone(moussaka), id: 'commands-test' }
-  await addDishes([start], [], 'test')
+  await addDishes([start], [])
   await openDish(start.id)
 })
 

@@ -3,25 +3,31 @@ export * as methodCommands from './methodCommands'
 export { useProposedPart, useWays, type WayReading } from './proposed'
 export { forgetLearned, watchWeighings } from './weighings'
 export {
-  type Command,
   closeDish,
   flush,
   flushOnLeave,
   openDish,
   redo,
   run,
-  settleForeign,
-  type SaveState,
+  keepMineAsNew,
+  settleClash,
   undo,
   useOpenDish,
 } from './openDish'
+export { type Conflict, type SaveState, useRefusal } from './document'
 export {
   changeKitchen,
+  flushKitchen,
+  flushKitchenOnLeave,
   kitchenWords,
   lineReader,
   loadKitchen,
+  openKitchenStorage,
+  redoKitchen,
   teachName,
   teachWord,
+  undoKitchen,
+  useKitchenDocument,
   useKitchenStore,
   useLibrary,
 } from './kitchen'
@@ -29,18 +35,25 @@ export { nudged, pastedLines, rereadLine, typedLine, typedLines, withAmountText,
 export { nextActOf, partOf, useAssessment, useDish, useExplanation } from './selectors'
 export {
   addBlankDish,
-  backupText,
   checkBackup,
+  damagedRows,
   importFile,
   importText,
+  makeBackupFile,
   openDemoKitchen,
   openDemoOnFirstStart,
+  rawText,
   restoreBackup,
+  takeAwayDamaged,
   takeOffShelf,
+  unsavedFile,
+  useDishNames,
   useShelf,
+  useShelved,
 } from './shelf'
 export { keepTrial, useTrials } from './trials'
-export { newId } from './ids'
+export { type BadRow as DamagedEntry, isPersisted } from '../data'
+export { holdTab, newId } from './ids'
 export { askWhy, useWhy } from './why'
 export { type ScaledDish, useScaled, useShopping } from './scaling'
 export {
@@ -55,3 +68,4 @@ export {
   pantryRows,
   removeOwnFood,
 } from './pantry'
+export { type ClashPlace, useClashPlaces } from './clash'

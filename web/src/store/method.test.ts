@@ -11,7 +11,7 @@ import { closeDish, type Command, openDish, redo, run, undo, useOpenDish } from 
 import { forgetLearned, watchWeighings } from './weighings'
 
 const dishNow = (): Dish => {
-  const { dish } = useOpenDish.getState()
+  const dish = useOpenDish.getState().value
   if (dish === null) throw new Error('no dish is open')
   return dish
 }
@@ -30,11 +30,11 @@ const content = (dish: Dish) => ({ ...dish, updatedAt: '' })
 beforeAll(loadKitchen)
 beforeEach(async () => {
   await closeDish()
-  await changeKitchen((kitchen) => ({ ...kitchen, observations: [] }))
+  changeKitchen('forget', (kitchen) => ({ ...kitchen, observations: [] }))
   const [moussaka] = demoKitchen().dishes
   if (moussaka === undefined) throw new Error('no demo dish')
   const dish = { ...structuredClone(moussaka), id: 'method-test' }
-  await addDishes([dish], [], 'test')
+  await addDishes([dish], [])
   await openDish(dish.id)
 })
 
@@ -201,11 +201,11 @@ describe('weighings', () => {
     expect(learned()).toEqual([])
   })
 
-  it('are forgotten by operation and vessel', async () => {
+  it('are forgotten by operation and vessel', () => {
     run(method.weighStep(partNow().id, stepNow(0), 120))
-    await forgetLearned('brown', 'tray')
+    forgetLearned('brown', 'tray')
     expect(learned()).toHaveLength(1)
-    await forgetLearned('brown', 'pan-28')
+    forgetLearned('brown', 'pan-28')
     expect(learned()).toEqual([])
   })
 })

@@ -1,17 +1,17 @@
 import type { Dish } from '@frijol/core/model'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { addDishes, keepUnsaved, readDish, saveDish } from '../data'
+import { dishRepository, readTrials } from '../data'
+import { clashPlaces } from './clash'
 import * as commands from './commands'
 import { loadKitchen, useKitchenStore } from './kitchen'
 import { nudged, rereadLine, typedLine, withAmountText, withGrams } from './lines'
-import { closeDish, flush, openDish, redo, run, settleForeign, undo, useOpenDish } from './openDish'
+import { closeDish, openDish, redo, run, settleClash, undo, useOpenDish } from './openDish'
 import { addBlankDish, importText, openDemoKitchen, takeOffShelf } from './shelf'
 import { keepTrial } from './trials'
-import { readTrials } from '../data'
 
 const state = () => useOpenDish.getState()
-const lines = () => state().dish?.parts[0]?.lines ?? []
-const partId = () => state().dish?.parts[0]?.id ?? ''
+const lines = () => state().value?.parts[0]?.lines ?? []
+const partId = () => state().value?.parts[0]?.id ?? ''
 
 beforeEach(async () => {
   await closeDish()
@@ -63,12 +63,12 @@ describe('commands', () => {
     expect(lines()).toHaveLength(2)
     run(commands.settleFinding('k', 'known'))
     run(commands.unsettleFinding('k'))
-    expect(state().dish?.settled).toEqual([])
+    expect(state().value?.settled).toEqual([])
     run(commands.addPart('Sauce'))
-    expect(state().dish?.parts).toHaveLength(2)
+    expect(state().value?.parts).toHaveLength(2)
     run(commands.removePart(partId()))
     run(commands.removePart(partId()))
-    expect(state().dish?.parts).toHaveLength(1)
+    expect(state().value?.parts).toHaveLength(1)
   })
 
   it('change the aim and no more', () => {
@@ -77,60 +77,67 @@ describe('commands', () => {
         aim.limits.sodiumMgMax = 300
       }),
     )
-    expect(state().dish?.aim).toMatchObject({ portions: 4, limits: { sodiumMgMax: 300, costMax: null } })
+    expect(state().value?.aim).toMatchObject({ portions: 4, limits: { sodiumMgMax: 300, costMax: null } })
   })
 })
 
+const stored = async (id: string): Promise<Dish | null> => {
+  const found = await dishRepository.read(id)
+  return found.kind === 'row' ? found.row.value : null
+}
+/** Changes the stored dish as another tab would. */
+async function inAnotherTab(id: string, change: (dish: Dish) => Dish): Promise<void> {
+  const found = await dishRepository.read(id)
+  if (found.kind !== 'row') throw new Error(found.kind)
+  const { row } = found
+  await dishRepository.save({
+    ...row,
+    value: change(row.value),
+    base: row.revision,
+    put: [],
+    remove: [],
+    mark: 'theirs',
+  })
+}
+
 describe('saving', () => {
   it('writes dish and history together, by itself', async () => {
-    const id = state().dish?.id ?? ''
+    const id = state().value?.id ?? ''
     run(commands.renameDish('Saved'))
-    expect(state().saveState).toBe('waiting')
-    await vi.waitFor(() => expect(state().saveState).toBe('saved'), { timeout: 20_000 })
-    const row = await readDish(id)
-    expect(row?.dish.name).toBe('Saved')
-    expect(row?.past).toHaveLength(1)
+    expect(state().save).toBe('unsaved')
+    await vi.waitFor(() => expect(state().save).toBe('saved'), { timeout: 20_000 })
+    expect((await stored(id))?.name).toBe('Saved')
     await closeDish()
     await openDish(id)
     expect(undo()).toBe('rename the dish')
-    expect(state().dish?.name).toBe('Test')
+    expect(state().value?.name).toBe('Test')
   })
 
-  it('takes up what was kept aside when the page went away', async () => {
-    const dish = state().dish as Dish
-    await flush()
-    await closeDish()
-    keepUnsaved({ ...dish, name: 'Kept aside', updatedAt: new Date(Date.now() + 1000).toISOString() })
-    await openDish(dish.id)
-    expect(state().dish?.name).toBe('Kept aside')
-    expect(localStorage.getItem('frijol-unsaved')).toBeNull()
+  it('of one dish is done before another is opened', async () => {
+    const first = state().value?.id ?? ''
+    run(commands.renameDish('Left at once'))
+    await openDish(await addBlankDish('Next'))
+    expect(state().value?.name).toBe('Next')
+    expect((await stored(first))?.name).toBe('Left at once')
   })
 
-  it('ignores what was kept aside if it is older, foreign or broken', async () => {
-    const dish = state().dish as Dish
-    await closeDish()
-    keepUnsaved({ ...dish, name: 'Old', updatedAt: '2020-01-01T00:00:00Z' })
-    await openDish(dish.id)
-    expect(state().dish?.name).toBe('Test')
-    await closeDish()
-    localStorage.setItem('frijol-unsaved', '{"format":')
-    await openDish(dish.id)
-    expect(state().dish?.name).toBe('Test')
-  })
-
-  it('asks when another tab changed the dish meanwhile', async () => {
-    const dish = state().dish as Dish
+  it('asks when another tab changed the same place, and can keep both', async () => {
+    const id = state().value?.id ?? ''
     run(commands.renameDish('Mine'))
-    const theirs = { ...dish, name: 'Theirs', updatedAt: new Date(Date.now() + 5000).toISOString() }
-    await saveDish(theirs, [], [], 'other-tab')
-    await vi.waitFor(() => expect(state().foreign?.name).toBe('Theirs'))
-    settleForeign('theirs')
-    expect(state()).toMatchObject({ dish: { name: 'Theirs' }, foreign: null })
+    await inAnotherTab(id, (dish) => ({ ...dish, name: 'Theirs' }))
+    await vi.waitFor(() => expect(state().save).toBe('clash'), { timeout: 20_000 })
+    const { conflicts, theirs, value } = state()
+    if (value === null || theirs === null) throw new Error('nothing to choose from')
+    expect(clashPlaces(conflicts, value, theirs)).toEqual([{ place: 'Name', mine: 'Mine', theirs: 'Theirs' }])
+    const both = await settleClash('both')
+    await vi.waitFor(() => expect(state().save).toBe('saved'), { timeout: 20_000 })
+    expect(state().value?.name).toBe('Theirs')
+    expect((await stored(both ?? ''))?.name).toBe('Mine (from another tab)')
   })
 
-  it('says when a dish is not here', async () => {
+  it('says when a dish is not here, or is damaged', async () => {
     await openDish('nowhere')
-    expect(state()).toMatchObject({ dish: null, isMissing: true })
+    expect(state()).toMatchObject({ value: null, missing: 'none' })
   })
 })
 
@@ -138,34 +145,37 @@ describe('shelf', () => {
   it('adds a read recipe under an id of its own, and nothing on a fault', async () => {
     const read = await importText('# Soup\n\n- 1 cup white beans\n')
     if (!read.ok) throw new Error('not read')
-    expect(await readDish(read.value[0]?.id ?? '')).toBeDefined()
+    expect(await stored(read.value[0]?.id ?? '')).not.toBeNull()
     expect(await importText('{"a":')).toMatchObject({ ok: false })
   })
 
   it('takes a dish off and puts it back whole', async () => {
-    const id = state().dish?.id ?? ''
-    await addDishes([], [], 'test')
+    const id = state().value?.id ?? ''
     const putBack = await takeOffShelf(id)
-    expect(await readDish(id)).toBeUndefined()
+    expect(await stored(id)).toBeNull()
     await putBack?.()
-    expect((await readDish(id))?.dish.name).toBe('Test')
+    expect((await stored(id))?.name).toBe('Test')
     expect(await takeOffShelf('nowhere')).toBeNull()
   })
 
-  it('opens the demo kitchen with its prices and trials', async () => {
-    await openDemoKitchen()
-    expect((await readDish('moussaka'))?.dish.name).toBe('Moussaka')
-    expect(useKitchenStore.getState().kitchen.prices.length).toBeGreaterThan(10)
-    expect(await readTrials('moussaka')).toHaveLength(2)
+  it('opens the demo dishes with their trials beside one’s own, once', async () => {
+    expect(await openDemoKitchen()).toBeGreaterThan(0)
+    expect((await stored('moussaka'))?.name).toBe('Moussaka')
+    expect((await readTrials('moussaka')).trials).toHaveLength(2)
+    expect(await openDemoKitchen()).toBe(0)
   })
 })
 
 it('keeps a trial frozen and goes on as the next', async () => {
   run(commands.addLines(partId(), [typedLine('200 g white beans')]))
   await keepTrial('made', 'good', 'go on')
-  expect(state().dish?.trial).toEqual({ number: 2, fromNumber: 1 })
+  expect(state().value?.trial).toEqual({ number: 2, fromNumber: 1 })
+  // Kept, taken back, kept again: one trial, not two of one number.
+  expect(undo()).toBe('keep trial 1')
+  expect(await keepTrial('made', 'good', 'go on')).toBe(1)
+  expect((await readTrials(state().value?.id ?? '')).trials.map(({ number }) => number)).toEqual([1])
   run(commands.removeLine(partId(), lines()[0]?.id ?? ''))
-  const [kept] = await readTrials(state().dish?.id ?? '')
+  const [kept] = (await readTrials(state().value?.id ?? '')).trials
   expect(kept?.parts[0]?.lines).toHaveLength(1)
   run(commands.takeUpTrial({ parts: kept?.parts ?? [], written: [] }, 1))
   expect(lines()).toHaveLength(1)

@@ -1,192 +1,120 @@
-import type { Dish } from '@frijol/core/model'
-import { applyPatches, enablePatches, type Patch, produceWithPatches } from 'immer'
-import { create } from 'zustand'
+import { Dish } from '@frijol/core/model'
+import { addDishes, dishRepository } from '../data'
 import {
-  type ChangeRecord,
-  forgetUnsaved,
-  keepUnsaved,
-  readDish,
-  saveDish,
-  takeUnsaved,
-  watchDish,
-} from '../data'
-import { nowIso, tabId } from './ids'
+  createDocument,
+  type Command as DocumentCommand,
+  type DocumentOptions,
+  type OpenDocument,
+} from './document'
+import { newId, nowIso } from './ids'
 
-enablePatches()
+/** A named change of the open dish. */
+export type Command = DocumentCommand<Dish>
 
-/** A named change of the open dish. `merge` joins it to the one before with the same key, as while dragging. */
-export interface Command {
-  readonly label: string
-  readonly apply: (draft: Dish) => void
-  readonly merge?: string
+type Listener = (before: Dish, after: Dish) => void
+const listeners = new Set<Listener>()
+/** Calls back after each change of the open dish that is made in this tab, not in another. Returns the way to stop. */
+export function onAct(listener: Listener): () => void {
+  listeners.add(listener)
+  return () => listeners.delete(listener)
 }
 
-export type SaveState = 'saved' | 'waiting' | 'saving' | 'failed'
-
-interface OpenDishState {
-  readonly dish: Dish | null
-  readonly past: readonly ChangeRecord[]
-  readonly future: readonly ChangeRecord[]
-  readonly saveState: SaveState
-  /** Set when another tab has changed the dish while this one has unsaved changes. */
-  readonly foreign: Dish | null
-  readonly isMissing: boolean
+const PLACES: Readonly<Record<string, string>> = {
+  parts: 'part',
+  lines: 'line',
+  steps: 'step',
+  ways: 'way',
+  written: 'written step',
+  settled: 'settled finding',
 }
 
-const closed: OpenDishState = {
-  dish: null,
-  past: [],
-  future: [],
-  saveState: 'saved',
-  foreign: null,
-  isMissing: false,
-}
-export const useOpenDish = create<OpenDishState>(() => closed)
-
-const SAVE_AFTER_MS = 300
-const MERGE_WITHIN_MS = 1500
-let timer: ReturnType<typeof setTimeout> | undefined
-let stopWatching: (() => void) | undefined
-let mergeKey: string | undefined
-
-function scheduleSave(): void {
-  useOpenDish.setState({ saveState: 'waiting' })
-  clearTimeout(timer)
-  timer = setTimeout(() => void flush(), SAVE_AFTER_MS)
+/** Where a change does not fit, in a cook's words. */
+function faultOf(dish: Dish): string | null {
+  const checked = Dish.safeParse(dish)
+  if (checked.success) return null
+  const issue = checked.error.issues[0]
+  const list = issue?.path.findLast((key) => typeof key === 'string' && key in PLACES)
+  const place = typeof list === 'string' ? PLACES[list] : undefined
+  const isTooMany = issue?.code === 'too_big' && 'origin' in issue && issue.origin === 'array'
+  const words = isTooMany
+    ? `There is room for ${String(issue.maximum)} of this kind (${place ?? 'entry'}), and no more.`
+    : `${place === undefined ? '' : `In a ${place}: `}${issue?.message ?? 'this does not fit'}`
+  return `${words} Nothing was changed.`
 }
 
-/** Saves now what waits to be saved. */
-export async function flush(): Promise<void> {
-  clearTimeout(timer)
-  const { dish, past, future, saveState } = useOpenDish.getState()
-  if (dish === null || saveState === 'saved') return
-  useOpenDish.setState({ saveState: 'saving' })
-  try {
-    await saveDish(dish, past, future, tabId)
-    if (useOpenDish.getState().dish === dish) {
-      useOpenDish.setState({ saveState: 'saved' })
-      forgetUnsaved()
-    }
-  } catch (error) {
-    console.error(error)
-    keepUnsaved(dish)
-    useOpenDish.setState({ saveState: 'failed' })
-  }
-}
-
-/** On leaving the page: the change is kept aside at once, and saved if there is time. */
-export function flushOnLeave(): void {
-  const { dish, saveState } = useOpenDish.getState()
-  if (dish === null || saveState === 'saved') return
-  keepUnsaved(dish)
-  void flush()
-}
-
-/** Opens a dish from the browser's storage, with its undo history. */
-export async function openDish(id: string): Promise<void> {
-  if (useOpenDish.getState().dish?.id === id) return
-  await closeDish()
-  const row = await readDish(id)
-  if (row === undefined) {
-    useOpenDish.setState({ ...closed, isMissing: true })
-    return
-  }
-  const unsaved = takeUnsaved(id)
-  const isNewer = unsaved !== null && unsaved.updatedAt > row.dish.updatedAt
-  useOpenDish.setState({
-    ...closed,
-    dish: isNewer ? unsaved : row.dish,
-    past: row.past,
-    future: isNewer ? [] : row.future,
+/** Uses of what is no longer there go: one tab took it out while another used it. */
+function tidied(dish: Dish): Dish {
+  const parts = dish.parts.map((part) => {
+    const ids = new Set([
+      ...part.lines.map(({ id }) => `line ${id}`),
+      ...part.steps.map(({ id }) => `step ${id}`),
+      ...dish.parts.map(({ id }) => `part ${id}`),
+    ])
+    const isStray = part.steps.some(({ uses }) => uses?.some(({ kind, id }) => !ids.has(`${kind} ${id}`)))
+    if (!isStray) return part
+    const steps = part.steps.map((step) => {
+      if (step.uses === null) return step
+      const left = step.uses.filter(({ kind, id }) => ids.has(`${kind} ${id}`))
+      return left.length === step.uses.length ? step : { ...step, uses: left.length === 0 ? null : left }
+    })
+    return { ...part, steps }
   })
-  if (isNewer) scheduleSave()
-  stopWatching = watchDish(id, tabId, (foreign) => {
-    const { dish, saveState } = useOpenDish.getState()
-    if (dish?.id !== id || foreign.dish.updatedAt <= dish.updatedAt) return
-    if (saveState === 'saved')
-      useOpenDish.setState({ dish: foreign.dish, past: foreign.past, future: foreign.future })
-    else useOpenDish.setState({ foreign: foreign.dish })
+  return parts.every((part, at) => part === dish.parts[at]) ? dish : { ...dish, parts }
+}
+
+/** An open dish of a tab. One tab has one; tests open several beside each other. */
+export const dishDocument = (
+  own: Partial<Pick<DocumentOptions<Dish>, 'tab' | 'repository' | 'onAct' | 'timing'>> = {},
+): OpenDocument<Dish> =>
+  createDocument<Dish>({
+    repository: dishRepository,
+    onClash: 'ask',
+    check: faultOf,
+    parse: (value) => {
+      const checked = Dish.safeParse(value)
+      return checked.success ? checked.data : null
+    },
+    stamp: (dish) => ({ ...dish, updatedAt: nowIso() }),
+    tidy: tidied,
+    ...own,
   })
-}
 
-export async function closeDish(): Promise<void> {
-  stopWatching?.()
-  stopWatching = undefined
-  await flush()
-  useOpenDish.setState(closed)
-}
+const document = dishDocument({
+  onAct: (before, after) => {
+    for (const listener of listeners) listener(before, after)
+  },
+})
 
-const placesOf = (patches: readonly Patch[]): string =>
-  patches.map(({ op, path }) => `${op} ${path.join('/')}`).join(' ')
+/** The open dish, its history and whether it is saved. */
+export const useOpenDish = document.use
+export const { open: openDish, close: closeDish, run, undo, redo, flush, leave: flushOnLeave } = document
 
-/** Two changes as one. Where the later overwrites the same places, the middle is dropped, so that a drag stays small. */
-function joined(first: ChangeRecord, second: ChangeRecord): ChangeRecord {
-  const { label, at } = second
-  if (
-    placesOf(first.patches) === placesOf(second.patches) &&
-    second.patches.every(({ op }) => op === 'replace')
-  ) {
-    return { label, at, patches: second.patches, inverse: first.inverse }
+/**
+ * Settles a clash with another tab.
+ * @returns for `both`, the id of the new dish that holds this tab's version
+ */
+export async function settleClash(choice: 'mine' | 'theirs' | 'both'): Promise<string | null> {
+  const mine = useOpenDish.getState().value
+  if (choice !== 'both' || mine === null) {
+    document.settle(choice === 'mine' ? 'mine' : 'theirs')
+    return null
   }
-  return {
-    label,
-    at,
-    patches: [...first.patches, ...second.patches],
-    inverse: [...second.inverse, ...first.inverse],
-  }
+  const id = await keepAsNew(mine)
+  document.settle('theirs')
+  return id
 }
 
-/** Runs a command on the open dish: every change goes through here, so undo, autosave and the log are one mechanism. */
-export function run({ label, apply, merge }: Command): void {
-  const { dish, past } = useOpenDish.getState()
-  if (dish === null) return
-  const [changed, patches, inverse] = produceWithPatches(dish, (draft) => {
-    apply(draft)
-  })
-  if (patches.length === 0) return
-  const next = { ...changed, updatedAt: nowIso() }
-  const last = past.at(-1)
-  const at = Date.now()
-  const isMerged =
-    merge !== undefined && merge === mergeKey && last !== undefined && at - last.at < MERGE_WITHIN_MS
-  const record = isMerged ? joined(last, { label, at, patches, inverse }) : { label, at, patches, inverse }
-  mergeKey = merge
-  useOpenDish.setState({ dish: next, past: [...(isMerged ? past.slice(0, -1) : past), record], future: [] })
-  scheduleSave()
+/** Keeps what this tab shows as a dish of its own, as after its document was removed elsewhere. */
+export async function keepMineAsNew(): Promise<string | null> {
+  const mine = useOpenDish.getState().value
+  return mine === null ? null : keepAsNew(mine)
 }
 
-/** Takes the last change back. Returns its label, or null when there is nothing to undo. */
-export function undo(): string | null {
-  const { dish, past, future } = useOpenDish.getState()
-  const last = past.at(-1)
-  if (dish === null || last === undefined) return null
-  mergeKey = undefined
-  const back = { ...applyPatches(dish, last.inverse), updatedAt: nowIso() }
-  useOpenDish.setState({ dish: back, past: past.slice(0, -1), future: [...future, last] })
-  scheduleSave()
-  return last.label
-}
-
-/** Makes the last undone change again. */
-export function redo(): string | null {
-  const { dish, past, future } = useOpenDish.getState()
-  const next = future.at(-1)
-  if (dish === null || next === undefined) return null
-  mergeKey = undefined
-  const forward = { ...applyPatches(dish, next.patches), updatedAt: nowIso() }
-  useOpenDish.setState({ dish: forward, past: [...past, next], future: future.slice(0, -1) })
-  scheduleSave()
-  return next.label
-}
-
-/** Settles a clash with another tab: keep this tab's dish, or take the other's. */
-export function settleForeign(choice: 'mine' | 'theirs'): void {
-  const { foreign } = useOpenDish.getState()
-  if (foreign === null) return
-  if (choice === 'theirs')
-    useOpenDish.setState({ dish: foreign, past: [], future: [], foreign: null, saveState: 'saved' })
-  else {
-    useOpenDish.setState({ foreign: null })
-    scheduleSave()
-  }
+async function keepAsNew(dish: Dish): Promise<string> {
+  const id = newId()
+  await addDishes(
+    [{ ...dish, id, name: `${dish.name.slice(0, 180)} (from another tab)`, updatedAt: nowIso() }],
+    [],
+  )
+  return id
 }

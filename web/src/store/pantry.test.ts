@@ -38,7 +38,7 @@ beforeEach(async () => {
   await closeDish()
   await loadKitchen()
   for (const food of store().own) await removeOwnFood(food)
-  await changeKitchen(() => ({ ...defaultKitchen }))
+  changeKitchen('reset', () => ({ ...defaultKitchen }))
 })
 
 describe('own ingredients', () => {
@@ -77,9 +77,9 @@ describe('own ingredients', () => {
 describe('a part kept as an ingredient', () => {
   it('has the composition of its lines, by mass', async () => {
     const dish = { ...blankDish('pantry-part', 'Batch', '2026-06-14T12:00:00Z') }
-    await addDishes([dish], [], 'test')
+    await addDishes([dish], [])
     await openDish(dish.id)
-    const partId = useOpenDish.getState().dish?.parts[0]?.id ?? ''
+    const partId = useOpenDish.getState().value?.parts[0]?.id ?? ''
     run(commands.addLines(partId, ['100 g olive oil', '300 g water'].map(typedLine)))
     const kept = await keepPartAsFood(partId)
     if (!kept.ok) throw new Error(kept.issues[0]?.message)
@@ -148,7 +148,7 @@ describe('a table', () => {
     const before = { prices: store().kitchen.prices.length, own: store().own[0]?.per100g }
     const text = pantryCsv()
     for (const food of store().own) await removeOwnFood(food)
-    await changeKitchen(() => ({ ...defaultKitchen }))
+    changeKitchen('reset', () => ({ ...defaultKitchen }))
     const rows = rowsOf(text)
     expect(rows.map(({ fault }) => fault)).toEqual([null, null])
     await importPantry(rows, 'b.csv')

@@ -12,7 +12,7 @@ import {
 import { assess } from '@frijol/core/assess'
 import { removeIngredient, saveIngredients } from '../data'
 import { newId } from './ids'
-import { changeKitchen, lineReader, loadKitchen, useKitchenStore } from './kitchen'
+import { changeKitchen, lineReader, refreshFoods, useKitchenStore } from './kitchen'
 import { useOpenDish } from './openDish'
 
 const ownId = (): string =>
@@ -25,23 +25,23 @@ export async function keepOwnFood(own: Omit<OwnFood, 'id'>, id: string | null): 
   const made = ownIngredient({ ...own, id: id ?? ownId() })
   if (!made.ok) return made
   await saveIngredients([made.value])
-  await loadKitchen()
+  await refreshFoods()
   return made
 }
 
 /** Takes an own ingredient away; returns the way to put it back. */
 export async function removeOwnFood(food: Ingredient): Promise<() => Promise<void>> {
   await removeIngredient(food.id)
-  await loadKitchen()
+  await refreshFoods()
   return async () => {
     await saveIngredients([food])
-    await loadKitchen()
+    await refreshFoods()
   }
 }
 
 /** Keeps a part of the open dish as an ingredient: its composition per 100 g as cooked. */
 export async function keepPartAsFood(partId: string): Promise<Result<Ingredient>> {
-  const { dish } = useOpenDish.getState()
+  const dish = useOpenDish.getState().value
   const { library, kitchen } = useKitchenStore.getState()
   const part = dish?.parts.find(({ id }) => id === partId)
   if (dish === null || part === undefined || library === null) {
@@ -57,7 +57,7 @@ export async function keepPartAsFood(partId: string): Promise<Result<Ingredient>
   )
   if (!made.ok) return made
   await saveIngredients([made.value])
-  await loadKitchen()
+  await refreshFoods()
   return made
 }
 
@@ -166,7 +166,7 @@ export async function importPantry(rows: readonly PantryRow[], source: string): 
     return own.ok ? own.value.id : null
   })
   await saveIngredients(made)
-  await changeKitchen((kitchen) => {
+  changeKitchen('import prices and packs', (kitchen) => {
     const prices = new Map(kitchen.prices.map((price) => [price.ingredientId, price]))
     const packs = new Map(kitchen.packs.map((pack) => [pack.ingredientId, pack]))
     good.forEach(({ price, perG, packG }, at) => {
@@ -177,7 +177,7 @@ export async function importPantry(rows: readonly PantryRow[], source: string): 
     })
     return { ...kitchen, prices: [...prices.values()], packs: [...packs.values()] }
   })
-  await loadKitchen()
+  await refreshFoods()
   return good.length
 }
 

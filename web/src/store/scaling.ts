@@ -11,7 +11,7 @@ import {
 import { useMemo } from 'react'
 import { useKitchenStore, useLibrary } from './kitchen'
 import { useDish } from './selectors'
-import { useShelf } from './shelf'
+import { useOtherDishes } from './shelf'
 
 /** A proposal: the dish scaled, what rounding did to each line, and what does not scale. */
 export interface ScaledDish {
@@ -38,9 +38,6 @@ export function useShopping(): readonly ShoppingItem[] {
   const dish = useDish()
   const library = useLibrary()
   const kitchen = useKitchenStore((state) => state.kitchen)
-  const rows = useShelf()
-  return useMemo(() => {
-    const others = (rows ?? []).flatMap((row) => (row.dish.id === dish.id ? [] : [row.dish]))
-    return shoppingList(dish, library, kitchen, others)
-  }, [dish, library, kitchen, rows])
+  const others = useOtherDishes(dish.id)
+  return useMemo(() => shoppingList(dish, library, kitchen, others), [dish, library, kitchen, others])
 }

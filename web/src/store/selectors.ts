@@ -6,7 +6,7 @@ import { useOpenDish } from './openDish'
 
 /** The open dish; stages are shown only while there is one. */
 export function useDish(): Dish {
-  const dish = useOpenDish((state) => state.dish)
+  const dish = useOpenDish((state) => state.value)
   if (dish === null) throw new Error('no dish is open')
   return dish
 }

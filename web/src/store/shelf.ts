@@ -3,36 +3,81 @@ import { type BackupContent, blankDish, type Dish, fail, ok, type Result } from 
 import { useEffect, useState } from 'react'
 import {
   addDishes,
+  addMissing,
+  type BadRow,
   clashes,
   countDishes,
-  type DishRow,
+  dishNames,
+  dishRepository,
+  type Found,
   readAll,
+  readDishes,
+  readRaw,
+  removeBad,
   removeDish,
   restoreAll,
   restoreDish,
-  watchDishes,
+  watchDishIds,
 } from '../data'
-import { newId, nowIso, tabId } from './ids'
-import { loadKitchen, readContext } from './kitchen'
+import { newId, nowIso } from './ids'
+import { readContext, refreshFoods, useKitchenStore } from './kitchen'
+import { useOpenDish } from './openDish'
 
-/** Every dish of this browser, newest first; null until they are read. */
-export function useShelf(): readonly DishRow[] | null {
-  const [rows, setRows] = useState<readonly DishRow[] | null>(null)
-  useEffect(() => watchDishes(setRows, (error) => console.error(error)), [])
-  return rows
+/** Ids of every dish of this browser, newest first; null until they are read. */
+export function useShelf(): readonly string[] | null {
+  const [ids, setIds] = useState<readonly string[] | null>(null)
+  useEffect(() => watchDishIds(setIds, (error) => console.error(error)), [])
+  return ids
+}
+
+/** A dish of the shelf, or its damaged row, as any tab changes it; null until it is read. */
+export function useShelved(id: string): Found<Dish> | null {
+  const [found, setFound] = useState<Found<Dish> | null>(null)
+  useEffect(() => dishRepository.watch(id, setFound), [id])
+  return found
+}
+
+/** Every dish but the open one, read once; for what one dish asks of the others. */
+export function useOtherDishes(id: string): readonly Dish[] {
+  const [others, setOthers] = useState<readonly Dish[]>([])
+  useEffect(() => {
+    let isCurrent = true
+    void readDishes().then(({ dishes }) => {
+      if (isCurrent) setOthers(dishes.flatMap(({ value }) => (value.id === id ? [] : [value])))
+    })
+    return () => {
+      isCurrent = false
+    }
+  }, [id])
+  return others
+}
+
+/** Names of every dish, for finding one. */
+export function useDishNames(): readonly { id: string; name: string }[] {
+  const [names, setNames] = useState<readonly { id: string; name: string }[]>([])
+  useEffect(() => {
+    let isCurrent = true
+    void dishNames().then((found) => {
+      if (isCurrent) setNames(found)
+    })
+    return () => {
+      isCurrent = false
+    }
+  }, [])
+  return names
 }
 
 /** A new, empty dish. Returns its id. */
 export async function addBlankDish(name: string): Promise<string> {
   const dish = blankDish(newId(), name, nowIso())
-  await addDishes([dish], [], tabId)
+  await addDishes([dish], [])
   return dish.id
 }
 
 /** A dish read from a file gets an id of its own unless it is new here. */
 async function added(dishes: readonly Dish[]): Promise<Dish[]> {
   const fresh = dishes.map((dish) => ({ ...dish, id: newId() }))
-  await addDishes(fresh, [], tabId)
+  await addDishes(fresh, [])
   return fresh
 }
 
@@ -42,9 +87,12 @@ export async function importText(text: string): Promise<Result<Dish[]>> {
   return read.ok ? ok(await added(read.value)) : read
 }
 
+/** A backup holds every trial of a kitchen, and so may be far larger than a recipe. Bytes. */
+const LARGEST_BACKUP = 400e6
+
 /** Reads a file's text unless it is too large to be a recipe. */
-async function fileText(file: File): Promise<Result<string>> {
-  if (file.size > LARGEST_FILE) return tooLarge(file.size / 1e6)
+async function fileText(file: File, largest = LARGEST_FILE): Promise<Result<string>> {
+  if (file.size > largest) return tooLarge(file.size / 1e6)
   try {
     return ok(await file.text())
   } catch {
@@ -67,15 +115,15 @@ export async function takeOffShelf(id: string): Promise<(() => Promise<void>) | 
   return removed === null ? null : () => restoreDish(removed)
 }
 
-async function putBack(content: BackupContent): Promise<void> {
-  await restoreAll(content, tabId)
-  await loadKitchen()
-}
-
-/** Opens the demo kitchen beside what is here. */
-export async function openDemoKitchen(): Promise<void> {
+/**
+ * Puts the dishes of the demo kitchen beside what is here; nothing of one's own is replaced.
+ * @returns how many came; those that are here already stay as they are
+ */
+export async function openDemoKitchen(): Promise<number> {
   const { demoKitchen } = await import('@frijol/demo')
-  await putBack(demoKitchen())
+  const added = await addMissing(demoKitchen())
+  await refreshFoods()
+  return added.length
 }
 
 /** On a first start that asks for it, the demo kitchen is opened. */
@@ -90,18 +138,49 @@ export async function openDemoOnFirstStart(): Promise<void> {
   if (wants) await openDemoKitchen()
 }
 
-export async function backupText(): Promise<string> {
-  return makeBackup(await readAll(), nowIso())
+export interface MadeBackup {
+  readonly text: string
+  /** Rows that are damaged, and so are not in it. */
+  readonly skipped: readonly BadRow[]
 }
+
+/** Everything in one file, but for rows that are damaged: those are named. */
+export async function makeBackupFile(): Promise<MadeBackup> {
+  const { content, bad } = await readAll()
+  return { text: makeBackup(content, nowIso()), skipped: bad }
+}
+
+/** Every row as it is stored, readable or not, as a JSON file that nothing was taken out of. */
+export async function rawText(): Promise<string> {
+  return `${JSON.stringify({ format: 'frijol/rows', savedAt: nowIso(), tables: await readRaw() }, null, 1)}\n`
+}
+
+/** Rows that cannot be read, of every table. */
+export const damagedRows = async (): Promise<readonly BadRow[]> => (await readAll()).bad
+
+/** Takes a damaged row away; returns the way to put it back. */
+export const takeAwayDamaged = (row: BadRow): Promise<() => Promise<void>> => removeBad(row)
 
 /** What a backup would replace, before it is restored. */
 export async function checkBackup(
   file: File,
 ): Promise<Result<{ content: BackupContent; replaces: string[] }>> {
-  const text = await fileText(file)
+  const text = await fileText(file, LARGEST_BACKUP)
   if (!text.ok) return text
   const read = readBackup(text.value)
   return read.ok ? ok({ content: read.value, replaces: await clashes(read.value) }) : read
 }
 
-export const restoreBackup = (content: BackupContent): Promise<void> => putBack(content)
+/** Puts a backup in, all or nothing; tabs that show what it replaces follow. */
+export async function restoreBackup(content: BackupContent): Promise<void> {
+  await restoreAll(content)
+  await refreshFoods()
+}
+
+/** What this tab shows and storage refused, as a backup file of the open dish and the settings. */
+export function unsavedFile(): string {
+  const dish = useOpenDish.getState().value
+  const { kitchen, own } = useKitchenStore.getState()
+  const content = { kitchen, dishes: dish === null ? [] : [dish], trials: [], ingredients: [...own] }
+  return makeBackup(content, nowIso())
+}

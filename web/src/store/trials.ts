@@ -1,36 +1,43 @@
 import type { Trial } from '@frijol/core/model'
 import { useEffect, useState } from 'react'
-import { readTrials, saveTrial } from '../data'
+import { type ReadTrials, readTrials, watchTrials } from '../data'
 import { startNextTrial } from './commands'
 import { newId, nowIso } from './ids'
-import { run, useOpenDish } from './openDish'
+import { flush, run, useOpenDish } from './openDish'
 
-/** The kept trials of the open dish, by number. */
-export function useTrials(dishId: string, trialNumber: number): readonly Trial[] {
-  const [trials, setTrials] = useState<readonly Trial[]>([])
-  useEffect(() => {
-    let isCurrent = true
-    void readTrials(dishId).then((found) => {
-      if (isCurrent) setTrials(found)
-    })
-    return () => {
-      isCurrent = false
-    }
-  }, [dishId, trialNumber])
-  return trials
+const NONE: ReadTrials = { trials: [], bad: [] }
+
+/** The kept trials of a dish by number, and rows that cannot be read; both follow every tab. */
+export function useTrials(dishId: string): ReadTrials {
+  const [read, setRead] = useState(NONE)
+  useEffect(() => watchTrials(dishId, setRead), [dishId])
+  return read
 }
 
-/** Keeps the formula as a made or set-aside trial, frozen, and goes on as the next one. */
-export async function keepTrial(state: Trial['state'], notes: string, decision: string): Promise<void> {
-  const { dish } = useOpenDish.getState()
-  if (dish === null) return
-  const kept = await readTrials(dish.id)
+/**
+ * Keeps the formula as a made or set-aside trial, frozen, and goes on as the next one. Trial and dish are saved
+ * together; undo takes both back.
+ * @returns the number that it is kept under, null where nothing was kept
+ */
+export async function keepTrial(
+  state: Trial['state'],
+  notes: string,
+  decision: string,
+): Promise<number | null> {
+  // What waits may hold the undo of an earlier keeping, whose number is free only then.
+  await flush()
+  const dish = useOpenDish.getState().value
+  if (dish === null) return null
+  const { trials } = await readTrials(dish.id)
+  const numbers = trials.map(({ number }) => number)
+  const highest = Math.max(0, ...numbers)
+  const number = numbers.includes(dish.trial.number) ? highest + 1 : dish.trial.number
   const trial: Trial = {
     format: 'frijol/trial',
     version: 1,
     id: newId(),
     dishId: dish.id,
-    number: dish.trial.number,
+    number,
     fromNumber: dish.trial.fromNumber,
     state,
     date: nowIso().slice(0, 10),
@@ -41,7 +48,8 @@ export async function keepTrial(state: Trial['state'], notes: string, decision: 
     notes,
     decision,
   }
-  await saveTrial(trial)
-  const highest = Math.max(dish.trial.number, ...kept.map(({ number }) => number))
-  run(startNextTrial(highest + 1, dish.trial.number))
+  const next = startNextTrial(Math.max(number, highest) + 1, number)
+  if (!run({ ...next, label: `keep trial ${number}`, besides: [{ trial }] })) return null
+  await flush()
+  return number
 }

@@ -2,13 +2,13 @@ import { assess } from '@frijol/core/assess'
 import type { Dish, Observation, Step } from '@frijol/core/model'
 import { observationId } from '@frijol/core/program'
 import { changeKitchen, useKitchenStore } from './kitchen'
-import { useOpenDish } from './openDish'
+import { onAct } from './openDish'
 
 const stepsOf = (dish: Dish): Step[] => dish.parts.flatMap(({ steps }) => steps)
 
 /** Steps whose weighed mass changed between two states of one trial of one dish. */
-function newlyWeighed(before: Dish | null, now: Dish | null): Step[] {
-  if (before === null || now === null || before === now || before.id !== now.id) return []
+function newlyWeighed(before: Dish, now: Dish): Step[] {
+  if (before === now || before.id !== now.id) return []
   if (before.trial.number !== now.trial.number || before.parts === now.parts) return []
   const was = new Map(stepsOf(before).map(({ id, weighedG }) => [id, weighedG]))
   return stepsOf(now).filter(({ id, weighedG }) => was.has(id) && was.get(id) !== weighedG)
@@ -36,16 +36,17 @@ function observationsOf(dish: Dish, steps: readonly Step[]): Observation[] {
 }
 
 /**
- * Keeps the kitchen's observations in step with what is weighed, undone or cleared in the open dish.
+ * Keeps the kitchen's observations in step with what is weighed, undone or cleared in the open dish, in the tab
+ * where that is done.
  * @returns the way to stop
  */
 export function watchWeighings(): () => void {
-  return useOpenDish.subscribe(({ dish }, before) => {
-    const changed = newlyWeighed(before.dish, dish)
-    if (dish === null || changed.length === 0) return
+  return onAct((before, dish) => {
+    const changed = newlyWeighed(before, dish)
+    if (changed.length === 0) return
     const ids = new Set(changed.map(({ id }) => observationId(id, dish.trial.number)))
     const made = observationsOf(dish, changed)
-    void changeKitchen((kitchen) => ({
+    changeKitchen('learn from a weighing', (kitchen) => ({
       ...kitchen,
       observations: [...kitchen.observations.filter(({ id }) => !ids.has(id)), ...made].slice(-2000),
     }))
@@ -53,8 +54,8 @@ export function watchWeighings(): () => void {
 }
 
 /** Forgets what was learned of an operation in a vessel: the default constant holds again. */
-export const forgetLearned = (operation: string, vessel: string): Promise<void> =>
-  changeKitchen((kitchen) => ({
+export const forgetLearned = (operation: string, vessel: string): boolean =>
+  changeKitchen('forget what was learned', (kitchen) => ({
     ...kitchen,
     observations: kitchen.observations.filter((one) => one.operation !== operation || one.vessel !== vessel),
   }))

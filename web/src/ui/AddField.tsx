@@ -51,7 +51,7 @@ export function AddField({
           ref={input}
           aria-label={label}
           aria-describedby={readingId}
-          className="min-h-9 min-w-40 scroll-mb-32 flex-1 rounded-lg border border-transparent bg-transparent px-1.5 placeholder:text-ink-2 hover:border-line focus:border-aubergine"
+          className="min-h-9 min-w-40 scroll-mb-32 flex-1 rounded-lg border border-transparent bg-transparent px-1.5 placeholder:text-ink-2 hover:border-edge focus:border-aubergine"
           placeholder={placeholder}
           maxLength={maxLength}
           value={value}

@@ -2,7 +2,7 @@ import { clsx } from 'clsx'
 import { type ComponentProps, type ReactNode, useId, useState } from 'react'
 
 const BOX =
-  'min-h-9 w-full rounded-lg border border-line bg-paper px-2.5 py-1.5 hover:border-aubergine-line aria-[invalid=true]:border-adzuki'
+  'min-h-9 w-full rounded-lg border border-edge bg-paper px-2.5 py-1.5 hover:border-ink-2 aria-[invalid=true]:border-adzuki'
 
 export interface FieldProps {
   label: string

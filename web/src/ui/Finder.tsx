@@ -68,7 +68,7 @@ export function Finder({ label, placeholder, groups, onPick, initial = '' }: Fin
         value={query}
         onValueChange={setQuery}
         placeholder={placeholder}
-        className="min-h-10 w-full rounded-lg border border-line bg-paper px-3 placeholder:text-ink-2"
+        className="min-h-10 w-full rounded-lg border border-edge bg-paper px-3 placeholder:text-ink-2"
       />
       <Command.List className="mt-2 overflow-auto">
         <Command.Empty className="px-2 py-3 text-sm text-ink-2">

@@ -24,7 +24,7 @@ function Toggle({ label, isOn, onChange }: { label: string; isOn: boolean; onCha
         'min-h-8 rounded-full border-[1.5px] px-3 text-[13px] font-semibold',
         isOn
           ? 'border-adzuki bg-adzuki-soft text-adzuki-deep'
-          : 'border-line bg-paper text-ink-2 hover:border-ink-2',
+          : 'border-edge bg-paper text-ink-2 hover:border-ink-2',
       )}
     >
       {isOn ? `no ${label.toLowerCase()}` : label}

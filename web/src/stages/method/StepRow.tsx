@@ -82,7 +82,7 @@ export const StepRow = memo(function StepRow({
         </span>
         <button
           type="button"
-          className="grid h-7 w-6 cursor-grab touch-none place-items-center rounded text-ink-2/60 hover:text-ink"
+          className="grid h-7 w-6 cursor-grab touch-none place-items-center rounded text-edge hover:text-ink"
           {...attributes}
           {...listeners}
           aria-label={`Move step ${number}`}

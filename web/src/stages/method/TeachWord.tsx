@@ -13,7 +13,7 @@ export function TeachWord({ step: { text, operation, byHand } }: { step: Step })
   if (word === null) return null
   return (
     <p className="m-0 flex flex-wrap items-center gap-2 text-[13px] text-ink-2">
-      <Button tone="quiet" className="min-h-7" onClick={() => void teachWord(word, operation)}>
+      <Button tone="quiet" className="min-h-7" onClick={() => teachWord(word, operation)}>
         In this kitchen, “{word}” is always {name}
       </Button>
       for recipes read from now on.

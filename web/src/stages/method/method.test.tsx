@@ -47,7 +47,7 @@ function Framed() {
 }
 
 const dishNow = (): Dish => {
-  const { dish } = useOpenDish.getState()
+  const dish = useOpenDish.getState().value
   if (dish === null) throw new Error('no dish')
   return dish
 }

@@ -82,7 +82,7 @@ export function FoodCell({ partId, line, name, colour, finding }: FoodCellProps)
             const food = library.ingredients.get(id)
             if (food === undefined) return
             run(commands.chooseFood(partId, line.id, food))
-            if (isAlways) void teachName(line.food.toLowerCase(), id)
+            if (isAlways) teachName(line.food.toLowerCase(), id)
           }}
         />
       </Sheet>

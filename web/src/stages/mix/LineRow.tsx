@@ -34,13 +34,13 @@ export const LineRow = memo(function LineRow({ partId, line, reading, shareOfMos
         transition: sortable.transition,
       }}
       className={clsx(
-        'grid min-h-[41px] grid-cols-[18px_112px_92px_minmax(0,1fr)_84px_28px] items-center gap-1 border-b border-line/60 bg-paper px-2 focus-within:bg-oat max-sm:grid-cols-[18px_minmax(0,1fr)_84px_28px] max-sm:py-1',
+        'grid min-h-[41px] grid-cols-[24px_112px_92px_minmax(0,1fr)_84px_28px] items-center gap-1 border-b border-line/60 bg-paper px-2 focus-within:bg-oat max-sm:grid-cols-[24px_minmax(0,1fr)_84px_28px] max-sm:py-1',
         sortable.isDragging && 'relative z-10 shadow-lg',
       )}
     >
       <button
         type="button"
-        className="grid h-8 w-[18px] cursor-grab max-sm:row-span-2 touch-none place-items-center rounded text-line hover:text-ink-2"
+        className="grid h-8 w-6 cursor-grab max-sm:row-span-2 touch-none place-items-center rounded text-edge hover:text-ink-2"
         {...sortable.attributes}
         {...sortable.listeners}
         aria-label={`Move ${reading.name}`}

@@ -1,7 +1,7 @@
 import { toCsv, toJsonLd, toMarkdown } from '@frijol/core/interchange'
 import { Printer } from 'lucide-react'
 import { useState } from 'react'
-import { backupText, useAssessment, useDish } from '../../store'
+import { makeBackupFile, useAssessment, useDish } from '../../store'
 import { Button, Card, CardTitle, HeaderActions, saveFile } from '../../ui'
 import { DishCardSheet } from './DishCardSheet'
 import { ToBuy } from './ToBuy'
@@ -40,7 +40,8 @@ export function ShareStage() {
         ),
       ),
     )
-  const exportBackup = async () => saveFile('frijol-backup.json', 'application/json', await backupText())
+  const exportBackup = async () =>
+    saveFile('frijol-backup.json', 'application/json', (await makeBackupFile()).text)
   return (
     <div className="grid items-start gap-4 pb-6 lg:grid-cols-[minmax(0,1fr)_320px] print:block">
       <HeaderActions>
