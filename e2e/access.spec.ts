@@ -10,11 +10,12 @@ async function openDemo(page: Page): Promise<void> {
 const VIEWS = [
   ['shelf', '/', 'from the original'],
   ['aim', '/dish/moussaka/aim', 'Minced lamb, cooked'],
-  ['mix', '/dish/moussaka/mix', 'Before you cook'],
+  ['mix', '/dish/moussaka/mix', 'Vital wheat gluten'],
   ['method', '/dish/moussaka/method', 'Yield'],
   ['share', '/dish/moussaka/share', 'As a file'],
   ['pantry', '/pantry?food=walnuts', 'In 100 g'],
   ['kitchen', '/kitchen', 'Measuring'],
+  ['recovery', '/recovery', 'Carry everything out'],
 ] as const
 
 for (const viewport of [
@@ -23,12 +24,19 @@ for (const viewport of [
 ]) {
   test(`axe finds nothing at ${viewport.width} px, and nothing is cut off sideways`, async ({ page }) => {
     await page.setViewportSize(viewport)
+    test.setTimeout(120_000)
     await openDemo(page)
     for (const [name, path, landmark] of VIEWS) {
       await page.goto(path)
       await expect(page.getByText(landmark).first()).toBeVisible()
-      const { violations } = await new AxeBuilder({ page }).analyze()
-      expect(violations.map(({ id, nodes }) => `${name}: ${id} ${nodes[0]?.html ?? ''}`)).toEqual([])
+      for (const theme of ['', 'service']) {
+        await page.evaluate((chosen) => document.documentElement.setAttribute('data-theme', chosen), theme)
+        const { violations } = await new AxeBuilder({ page }).analyze()
+        expect(violations.map(({ id, nodes }) => `${name} ${theme}: ${id} ${nodes[0]?.html ?? ''}`)).toEqual(
+          [],
+        )
+      }
+      await page.evaluate(() => document.documentElement.removeAttribute('data-theme'))
       const overflow = await page.evaluate(
         () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
       )

@@ -1,9 +1,34 @@
 import tailwindcss from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
 import { defineConfig } from 'vite'
+import { VitePWA } from 'vite-plugin-pwa'
 
 export default defineConfig({
-  plugins: [react(), tailwindcss()],
+  plugins: [
+    react(),
+    tailwindcss(),
+    // The whole build is kept by the browser, so that a kitchen without a network loses nothing. A new build waits.
+    VitePWA({
+      registerType: 'prompt',
+      injectRegister: false,
+      manifest: {
+        name: 'Frijol',
+        short_name: 'Frijol',
+        description: 'The development bench for whole-food replacements of meat, egg and dairy.',
+        display: 'standalone',
+        start_url: '/',
+        background_color: '#f6f1e7',
+        theme_color: '#f6f1e7',
+        icons: [{ src: '/seed.svg', sizes: 'any', type: 'image/svg+xml' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,woff2,svg,json}'],
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//],
+        cleanupOutdatedCaches: true,
+      },
+    }),
+  ],
   worker: { format: 'es' },
   build: {
     target: 'es2022',

@@ -1,5 +1,5 @@
-import { lineFrom, type ReadContext } from '../src/interchange'
-import { indexFoods, type LineReader } from '../src/measure'
+import type { ReadContext } from '../src/interchange'
+import { indexFoods, lineFrom, type LineReader } from '../src/measure'
 import { blankDish, type Dish, type FamilyId, type Part, type Step } from '../src/model'
 import { readRecipeMethod, stepFrom } from '../src/reading'
 import { testKitchen, testLibrary } from './foods'

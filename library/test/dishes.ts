@@ -1,5 +1,4 @@
-import { lineFrom } from '@frijol/core/interchange'
-import { indexFoods, type LineReader } from '@frijol/core/measure'
+import { indexFoods, lineFrom, type LineReader } from '@frijol/core/measure'
 import {
   blankPart,
   defaultKitchen,

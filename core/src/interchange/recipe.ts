@@ -1,5 +1,5 @@
 import { askPortions, saysNoPortions } from './sections'
-import { type LineReader, readLine, type ReadLine, readLines, unescaped } from '../measure'
+import { type LineReader, linesFrom, unescaped } from '../measure'
 import {
   blankDish,
   Dish,
@@ -69,27 +69,6 @@ export function plainText(text: string): string {
   return unescaped(
     text.replace(/<br\s*\/?>|<\/(?:p|li|div)>/gi, '\n').replace(/<\/?[a-z!][^>]{0,400}>/gi, ''),
   ).trim()
-}
-
-const lineOf = (
-  { text, amount, open, food, prep, ingredientId, isOptional }: ReadLine,
-  newId: () => string,
-): FormulaLine => ({ id: newId(), text, amount, open, food, prep, ingredientId, choice: 'read', isOptional })
-
-/** A formula line from its text, by the first food that it names. */
-export const lineFrom = (
-  text: string,
-  { reader, newId }: Pick<ReadContext, 'reader' | 'newId'>,
-): FormulaLine => lineOf(readLine(text, reader), newId)
-
-/** The formula lines of a written one: one for each food that it names, each with the whole written text. */
-export function linesFrom(
-  text: string,
-  { reader, newId }: Pick<ReadContext, 'reader' | 'newId'>,
-): FormulaLine[] {
-  const read = readLines(text, reader)
-  if (read.length === 1) return read.map((one) => lineOf(one, newId))
-  return read.map((one, at) => ({ ...lineOf(one, newId), sharesText: at === 0 ? 'first' : 'more' }))
 }
 
 /** The lines of a part as they were written: what was read into several foods stands once. */

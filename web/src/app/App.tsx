@@ -1,24 +1,24 @@
 import { useEffect, useState } from 'react'
 import { createBrowserRouter } from 'react-router'
 import { RouterProvider } from 'react-router/dom'
-import { Toaster } from 'sonner'
 import {
   flushKitchenOnLeave,
   flushOnLeave,
   holdTab,
   loadKitchen,
   openDemoOnFirstStart,
+  openKitchen,
   openKitchenStorage,
-  watchWeighings,
 } from '../store'
-import { DishLayout } from './DishLayout'
+import { ToastHost } from '../ui'
 import { Broken, RouteError } from './Errors'
+import { NeedsBench } from './NeedsBench'
+import { keepBuild } from './newBuild'
 import { NotFound } from './NotFound'
-import { Recovery } from './Recovery'
 import { Shell } from './Shell'
 
 const router = createBrowserRouter([
-  { path: '/recovery', element: <Recovery /> },
+  { path: '/recovery', lazy: async () => ({ Component: (await import('./Recovery')).Recovery }) },
   {
     path: '/',
     element: <Shell />,
@@ -26,46 +26,41 @@ const router = createBrowserRouter([
     children: [
       { index: true, lazy: async () => ({ Component: (await import('../dishes')).Shelf }) },
       {
-        path: 'dish/:dishId',
-        element: <DishLayout />,
+        element: <NeedsBench />,
         errorElement: <RouteError />,
         children: [
-          { path: 'aim', lazy: async () => ({ Component: (await import('../stages/aim')).AimStage }) },
-          { path: 'mix', lazy: async () => ({ Component: (await import('../stages/mix')).MixStage }) },
           {
-            path: 'method',
-            lazy: async () => ({ Component: (await import('../stages/method')).MethodStage }),
+            path: 'dish/:dishId',
+            lazy: async () => ({ Component: (await import('./DishLayout')).DishLayout }),
+            errorElement: <RouteError />,
+            children: [
+              { path: 'aim', lazy: async () => ({ Component: (await import('../stages/aim')).AimStage }) },
+              { path: 'mix', lazy: async () => ({ Component: (await import('../stages/mix')).MixStage }) },
+              {
+                path: 'method',
+                lazy: async () => ({ Component: (await import('../stages/method')).MethodStage }),
+              },
+              {
+                path: 'share',
+                lazy: async () => ({ Component: (await import('../stages/share')).ShareStage }),
+              },
+              { path: '*', element: <NotFound /> },
+            ],
           },
-          { path: 'share', lazy: async () => ({ Component: (await import('../stages/share')).ShareStage }) },
-          { path: '*', element: <NotFound /> },
+          { path: 'pantry', lazy: async () => ({ Component: (await import('../pantry')).Pantry }) },
+          { path: 'kitchen', lazy: async () => ({ Component: (await import('../kitchen')).KitchenPage }) },
         ],
       },
-      { path: 'pantry', lazy: async () => ({ Component: (await import('../pantry')).Pantry }) },
-      { path: 'kitchen', lazy: async () => ({ Component: (await import('../kitchen')).KitchenPage }) },
       { path: '*', element: <NotFound /> },
     ],
   },
 ])
 
-/** Loads the library and the kitchen, then shows the application. */
-export function App() {
-  const [state, setState] = useState<'loading' | 'ready' | 'broken'>('loading')
+const isRecovery = (): boolean => window.location.pathname === '/recovery'
+
+/** What was done here is saved when the page is hidden or left. */
+function useSavingOnLeave(): void {
   useEffect(() => {
-    const start = async () => {
-      holdTab()
-      await openKitchenStorage()
-      // The recovery page needs no kitchen: the kitchen may be what is damaged.
-      if (window.location.pathname !== '/recovery') {
-        await openDemoOnFirstStart()
-        await loadKitchen()
-      }
-      setState('ready')
-    }
-    start().catch((error: unknown) => {
-      console.error(error)
-      setState('broken')
-    })
-    const stopWatching = watchWeighings()
     const leave = () => {
       flushOnLeave()
       flushKitchenOnLeave()
@@ -76,10 +71,33 @@ export function App() {
     window.addEventListener('pagehide', leave)
     document.addEventListener('visibilitychange', hide)
     return () => {
-      stopWatching()
       window.removeEventListener('pagehide', leave)
       document.removeEventListener('visibilitychange', hide)
     }
+  }, [])
+}
+
+/** Opens what this browser keeps and shows it; library and engine arrive meanwhile, for the screens that need them. */
+export function App() {
+  const [state, setState] = useState<'loading' | 'ready' | 'broken'>('loading')
+  useSavingOnLeave()
+  useEffect(() => {
+    const start = async () => {
+      holdTab()
+      await openKitchenStorage()
+      // The recovery page needs no kitchen: the kitchen may be what is damaged.
+      if (!isRecovery()) {
+        await openDemoOnFirstStart()
+        await openKitchen()
+      }
+      setState('ready')
+      if (!isRecovery()) await loadKitchen()
+      await keepBuild()
+    }
+    start().catch((error: unknown) => {
+      console.error(error)
+      setState('broken')
+    })
   }, [])
   if (state === 'broken') return <Broken what="The kitchen could not be opened." />
   if (state === 'loading') {
@@ -92,10 +110,7 @@ export function App() {
   return (
     <>
       <RouterProvider router={router} />
-      <Toaster
-        position="bottom-center"
-        toastOptions={{ style: { background: 'var(--color-ink)', color: 'var(--color-paper)', border: 0 } }}
-      />
+      <ToastHost />
     </>
   )
 }

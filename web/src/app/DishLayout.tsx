@@ -1,11 +1,12 @@
-import { useEffect, useState } from 'react'
+import { lazy, Suspense, useEffect, useState } from 'react'
 import { Outlet, useLocation, useParams } from 'react-router'
-import { openDish, useOpenDish } from '../store'
+import { openDish, useAssessed, useOpenDish, useWhy } from '../store'
 import { ActionSlot } from '../ui'
 import { Counter } from './Counter'
 import { DishHeader } from './DishHeader'
 import { NotFound } from './NotFound'
-import { WhySheet } from './WhySheet'
+
+const WhySheet = lazy(async () => ({ default: (await import('./WhySheet')).WhySheet }))
 
 const WITH_COUNTER = /\/(?:mix|method)$/
 
@@ -13,7 +14,8 @@ const WITH_COUNTER = /\/(?:mix|method)$/
 export function DishLayout() {
   const { dishId = '' } = useParams()
   const { pathname } = useLocation()
-  const openId = useOpenDish((state) => state.value?.id ?? null)
+  const openId = useAssessed((state) => state.dish?.id ?? null)
+  const isAsked = useWhy((state) => state.asked !== null)
   const missing = useOpenDish((state) => state.missing)
   const [slot, setSlot] = useState<HTMLElement | null>(null)
   useEffect(() => {
@@ -38,7 +40,11 @@ export function DishLayout() {
         </div>
         {hasCounter && <Counter />}
       </div>
-      <WhySheet />
+      {isAsked && (
+        <Suspense fallback={null}>
+          <WhySheet />
+        </Suspense>
+      )}
     </ActionSlot>
   )
 }

@@ -1,5 +1,5 @@
 import { useNavigate } from 'react-router'
-import { useLibrary, useOpenDish, useDishNames } from '../store'
+import { useKitchenStore, useOpenDish, useDishNames } from '../store'
 import { Finder, Sheet } from '../ui'
 import { STAGES } from './stages'
 
@@ -17,7 +17,7 @@ export const FindAnything = ({ isOpen, onClose }: FindAnythingProps) => (
 
 function Search({ onClose }: { onClose: () => void }) {
   const navigate = useNavigate()
-  const library = useLibrary()
+  const library = useKitchenStore((state) => state.library)
   const names = useDishNames()
   const dishId = useOpenDish((state) => state.value?.id ?? null)
   const go = (path: string) => {
@@ -46,7 +46,7 @@ function Search({ onClose }: { onClose: () => void }) {
         },
         {
           heading: 'Ingredients',
-          items: [...library.ingredients.values()].map((food) => ({
+          items: [...(library?.ingredients.values() ?? [])].map((food) => ({
             id: `/pantry?food=${food.id}`,
             label: food.name,
             detail: food.foodClass.replace('-', ' '),

@@ -1,8 +1,7 @@
-import { assess } from '@frijol/core/assess'
 import { clsx } from 'clsx'
 import { useMemo } from 'react'
 import { NavLink } from 'react-router'
-import { useKitchenStore, useOpenDish } from '../store'
+import { useAssessed, useOpenDish } from '../store'
 import { STAGES } from './stages'
 
 const SEED =
@@ -13,14 +12,16 @@ const Mark = ({ className }: { className: string }) => (
 )
 
 function useReadiness(): ReadonlySet<string> {
-  const dish = useOpenDish((state) => state.value)
-  const library = useKitchenStore((state) => state.library)
-  const kitchen = useKitchenStore((state) => state.kitchen)
-  return useMemo(() => {
-    if (dish === null || library === null) return new Set<string>()
-    const assessment = assess(dish, library, kitchen)
-    return new Set(STAGES.filter((stage) => stage.isReady(dish, assessment)).map(({ id }) => id))
-  }, [dish, library, kitchen])
+  const { dish, assessment } = useAssessed()
+  return useMemo(
+    () =>
+      new Set(
+        dish === null || assessment === null
+          ? []
+          : STAGES.filter((stage) => stage.isReady(dish, assessment)).map(({ id }) => id),
+      ),
+    [dish, assessment],
+  )
 }
 
 const PLACE = ({ isActive }: { isActive: boolean }): string =>
@@ -30,7 +31,7 @@ const PLACE = ({ isActive }: { isActive: boolean }): string =>
   )
 
 /** The pod: seven seeds for the loop, pantry and kitchen under them, the mark above. It lies down on narrow screens. */
-export function Pod() {
+export function Pod({ onKeys }: { onKeys: () => void }) {
   const dishId = useOpenDish((state) => state.value?.id ?? null)
   const ready = useReadiness()
   return (
@@ -94,6 +95,14 @@ export function Pod() {
       <NavLink to="/kitchen" className={PLACE}>
         Kitchen
       </NavLink>
+      <button
+        type="button"
+        aria-haspopup="dialog"
+        className="rounded-full px-2 py-1 text-[12.5px] text-ink-2 hover:text-ink max-md:hidden"
+        onClick={onKeys}
+      >
+        Keys
+      </button>
     </nav>
   )
 }

@@ -1,7 +1,6 @@
 import { clsx } from 'clsx'
 import { Redo2, Undo2 } from 'lucide-react'
 import { useLocation } from 'react-router'
-import { toast } from 'sonner'
 import {
   redo,
   redoKitchen,
@@ -11,6 +10,7 @@ import {
   useKitchenDocument,
   useOpenDish,
 } from '../store'
+import { toast } from '../ui'
 
 const SAVED: Record<SaveState, string> = {
   saved: 'Saved',

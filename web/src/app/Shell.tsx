@@ -1,13 +1,13 @@
-import { useEffect, useState } from 'react'
+import { lazy, Suspense, useEffect, useState } from 'react'
 import { Outlet, useLocation, useNavigate } from 'react-router'
-import { toast } from 'sonner'
 import { closeDish, useOpenDish } from '../store'
-import { isTyping, Sheet, useShortcut } from '../ui'
-import { FindAnything } from './FindAnything'
+import { isSheetOpen, isTyping, setSingleKeys, Sheet, toast, useShortcut, useSingleKeys } from '../ui'
 import { Pod } from './Pod'
 import { SaveBar, useScreenDocument } from './SaveBar'
 import { STAGES } from './stages'
 import { Troubles } from './Troubles'
+
+const FindAnything = lazy(async () => ({ default: (await import('./FindAnything')).FindAnything }))
 
 const SHORTCUTS: readonly (readonly [string, string])[] = [
   ['Alt + 1 … 7', 'go to a stage'],
@@ -23,6 +23,7 @@ const SHORTCUTS: readonly (readonly [string, string])[] = [
 export function Shell() {
   const [open, setOpen] = useState<'keys' | 'find' | null>(null)
   const navigate = useNavigate()
+  const hasSingleKeys = useSingleKeys((state) => state.isOn)
   const location = useLocation()
   const dishId = useOpenDish((state) => state.value?.id ?? null)
   const isInDish = location.pathname.startsWith('/dish/')
@@ -40,6 +41,8 @@ export function Shell() {
       if (
         event.key === '?' &&
         !isTyping(event.target) &&
+        !isSheetOpen() &&
+        useSingleKeys.getState().isOn &&
         event.target instanceof HTMLElement &&
         event.target.matches('[data-why]')
       ) {
@@ -64,8 +67,8 @@ export function Shell() {
       >
         Skip to the page
       </a>
-      <Pod />
-      <main id="page" className="min-w-0 pb-16 print:pb-0">
+      <Pod onKeys={() => setOpen('keys')} />
+      <main id="page" tabIndex={-1} className="min-w-0 outline-none pb-16 print:pb-0">
         <Troubles />
         <Outlet />
       </main>
@@ -81,8 +84,21 @@ export function Shell() {
             </div>
           ))}
         </dl>
+        <label className="mt-3 flex min-h-9 items-center gap-2 border-t border-line pt-3 text-sm">
+          <input
+            type="checkbox"
+            className="size-4"
+            checked={hasSingleKeys}
+            onChange={(event) => setSingleKeys(event.target.checked)}
+          />
+          Single letters are shortcuts. Alt + numbers always work.
+        </label>
       </Sheet>
-      <FindAnything isOpen={open === 'find'} onClose={() => setOpen(null)} />
+      {open === 'find' && (
+        <Suspense fallback={null}>
+          <FindAnything isOpen onClose={() => setOpen(null)} />
+        </Suspense>
+      )}
     </div>
   )
 }

@@ -1,10 +1,8 @@
 import type { Trial } from '@frijol/core/model'
-import { format, parseISO } from 'date-fns'
 import { useState } from 'react'
-import { toast } from 'sonner'
 import { commands, keepTrial, run, useDish, useTrials } from '../store'
 import { DamagedRow } from '../parts'
-import { Button, Empty, Field, Sheet, Tag, TextArea } from '../ui'
+import { Button, Empty, Field, formatDay, Sheet, Tag, TextArea, toast } from '../ui'
 
 export interface TrialSheetProps {
   isOpen: boolean
@@ -88,7 +86,7 @@ function TrialList({ onDone }: { onDone: () => void }) {
           <div className="flex flex-wrap items-baseline gap-2">
             <strong>Trial {trial.number}</strong>
             {trial.fromNumber !== null && <span className="text-sm text-ink-2">from {trial.fromNumber}</span>}
-            <span className="text-sm text-ink-2">{format(parseISO(trial.date), 'd MMMM yyyy')}</span>
+            <span className="text-sm text-ink-2">{formatDay(trial.date)}</span>
             <Tag tone={trial.state === 'made' ? 'mung' : 'turmeric'}>
               {trial.state === 'made' ? 'Made' : 'Set aside'}
             </Tag>

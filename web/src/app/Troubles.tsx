@@ -1,6 +1,5 @@
 import { type ReactNode, useEffect } from 'react'
 import { useNavigate } from 'react-router'
-import { toast } from 'sonner'
 import {
   flush,
   flushKitchen,
@@ -13,7 +12,8 @@ import {
   useOpenDish,
   useRefusal,
 } from '../store'
-import { Button, saveFile } from '../ui'
+import { useNewBuild } from './newBuild'
+import { Button, saveFile, toast } from '../ui'
 
 /** What stands between the work and its being kept, on every screen, with the ways out. */
 export function Troubles() {
@@ -23,9 +23,16 @@ export function Troubles() {
   const kitchenSave = useKitchenDocument((state) => state.save)
   const kitchenFault = useKitchenDocument((state) => state.fault)
   const isKitchenBad = useKitchenDocument((state) => state.missing === 'bad')
+  const takeNewBuild = useNewBuild((state) => state.take)
   useRefusals()
   return (
     <>
+      {takeNewBuild !== null && (
+        <Trouble tone="turmeric" role="status">
+          <p className="m-0 flex-1">A newer version of Frijol is here. It is taken when you say so.</p>
+          <Button onClick={takeNewBuild}>Load it now</Button>
+        </Trouble>
+      )}
       {isInMemory && (
         <Trouble tone="turmeric">
           <p className="m-0 flex-1">
@@ -75,9 +82,16 @@ const TONES = {
   adzuki: 'border-adzuki bg-adzuki-soft text-adzuki-deep',
 } as const
 
-const Trouble = ({ tone, children }: { tone: keyof typeof TONES; children: ReactNode }) => (
+interface TroubleProps {
+  tone: keyof typeof TONES
+  /** `alert` for what endangers work, `status` for news. */
+  role?: 'alert' | 'status'
+  children: ReactNode
+}
+
+const Trouble = ({ tone, role = 'alert', children }: TroubleProps) => (
   <div
-    role="alert"
+    role={role}
     className={`no-print mt-3 mr-5 ml-1.5 flex flex-wrap items-center gap-3 rounded-card border p-3 text-sm max-md:mx-3 ${TONES[tone]}`}
   >
     {children}
@@ -101,7 +115,11 @@ const Refused = ({ what, fault, onRetry }: RefusedProps) => (
       <strong>{what}</strong> {fault}
     </p>
     <Button onClick={onRetry}>Try again</Button>
-    <Button onClick={() => saveFile('frijol-unsaved.json', 'application/json', unsavedFile())}>
+    <Button
+      onClick={() =>
+        void unsavedFile().then((text) => saveFile('frijol-unsaved.json', 'application/json', text))
+      }
+    >
       Save a file
     </Button>
   </Trouble>

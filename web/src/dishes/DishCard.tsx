@@ -1,14 +1,11 @@
-import { assess } from '@frijol/core/assess'
 import type { Dish } from '@frijol/core/model'
-import { format, parseISO } from 'date-fns'
 import { Trash2 } from 'lucide-react'
 import { useMemo, useRef } from 'react'
 import { Link } from 'react-router'
-import { toast } from 'sonner'
 import { classColour } from '../charts'
 import { DamagedRow } from '../parts'
-import { nextActOf, takeOffShelf, useKitchenStore, useLibrary, useShelved } from '../store'
-import { buttonClass, Card, IconButton, useNear } from '../ui'
+import { takeOffShelf, useKitchenStore, useShelved } from '../store'
+import { buttonClass, Card, formatDay, IconButton, toast, useNear } from '../ui'
 
 const closeness = (distance: number | null): string => {
   if (distance === null) return 'no original yet'
@@ -34,10 +31,12 @@ function Shelved({ id }: { id: string }) {
 
 /** One dish: what stands in it, how near it is, and the next act. */
 function DishCard({ dish }: { dish: Dish }) {
-  const library = useLibrary()
-  const kitchen = useKitchenStore((state) => state.kitchen)
-  const assessment = useMemo(() => assess(dish, library, kitchen), [dish, library, kitchen])
-  const next = useMemo(() => nextActOf(dish), [dish])
+  const { engine, library, kitchen } = useKitchenStore()
+  const worked = useMemo(() => {
+    if (engine === null || library === null) return null
+    const assessment = engine.assess(dish, library, kitchen)
+    return { assessment, library, next: engine.nextAct(dish, assessment) }
+  }, [engine, library, kitchen, dish])
 
   const takeOff = async () => {
     const putBack = await takeOffShelf(dish.id)
@@ -51,7 +50,7 @@ function DishCard({ dish }: { dish: Dish }) {
       <div className="flex items-start gap-2">
         <div className="min-w-0 flex-1">
           <div className="text-[13px] text-ink-2">
-            {dish.menu === '' ? `changed ${format(parseISO(dish.updatedAt), 'd MMMM yyyy')}` : dish.menu}
+            {dish.menu === '' ? `changed ${formatDay(dish.updatedAt)}` : dish.menu}
           </div>
           <h2 className="m-0 text-xl leading-tight">
             <Link to={`/dish/${dish.id}/mix`} className="no-underline hover:underline">
@@ -64,7 +63,7 @@ function DishCard({ dish }: { dish: Dish }) {
         </IconButton>
       </div>
       <ul className="m-0 grid list-none gap-2 ps-0">
-        {assessment.parts.map((part) => (
+        {(worked?.assessment.parts ?? []).map((part) => (
           <li key={part.partId} className="text-sm">
             <div className="flex justify-between gap-2">
               <span className="truncate">{part.name}</span>
@@ -77,7 +76,7 @@ function DishCard({ dish }: { dish: Dish }) {
                   style={{
                     width: `${(share ?? 0) * 100}%`,
                     background: classColour(
-                      foodId === null ? null : (library.ingredients.get(foodId)?.foodClass ?? null),
+                      foodId === null ? null : (worked?.library.ingredients.get(foodId)?.foodClass ?? null),
                     ),
                   }}
                 />
@@ -87,13 +86,14 @@ function DishCard({ dish }: { dish: Dish }) {
         ))}
       </ul>
       <p className="m-0 text-[13px] text-ink-2">
-        Trial {dish.trial.number} · {Math.round(assessment.rawMassG)} g raw · {dish.aim.portions} portions
+        Trial {dish.trial.number} · {worked !== null && `${Math.round(worked.assessment.rawMassG)} g raw · `}
+        {dish.aim.portions} portions
       </p>
-      {next !== null && (
+      {worked?.next != null && (
         <div className="mt-auto flex items-center gap-3 border-t border-line pt-3">
-          <p className="m-0 line-clamp-2 flex-1 text-[13px] text-ink-2">{next.reason}</p>
-          <Link to={`/dish/${dish.id}/${next.stage}`} className={buttonClass('plain')}>
-            {next.act}
+          <p className="m-0 line-clamp-2 flex-1 text-[13px] text-ink-2">{worked.next.reason}</p>
+          <Link to={`/dish/${dish.id}/${worked.next.stage}`} className={buttonClass('plain')}>
+            {worked.next.act}
           </Link>
         </div>
       )}

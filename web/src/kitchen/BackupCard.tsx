@@ -1,7 +1,6 @@
 import type { BackupContent } from '@frijol/core/model'
 import { useEffect, useRef, useState } from 'react'
 import { Link } from 'react-router'
-import { toast } from 'sonner'
 import {
   checkBackup,
   type DamagedEntry,
@@ -10,7 +9,7 @@ import {
   openDemoKitchen,
   restoreBackup,
 } from '../store'
-import { Button, Card, CardTitle, saveFile } from '../ui'
+import { Button, Card, CardTitle, saveFile, toast } from '../ui'
 
 interface Waiting {
   content: BackupContent

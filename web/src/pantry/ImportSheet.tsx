@@ -1,15 +1,15 @@
-import { readTable, type TextTable } from '@frijol/core/interchange'
-import { useEffect, useMemo, useState } from 'react'
-import { toast } from 'sonner'
 import {
   guessColumns,
-  importPantry,
   PANTRY_FIELDS,
   type PantryField,
   type PantryRow,
   pantryRows,
-} from '../store'
-import { Button, SelectInput, Sheet } from '../ui'
+  readTable,
+  type TextTable,
+} from '@frijol/core/interchange'
+import { useEffect, useMemo, useState } from 'react'
+import { importPantry, lineReader } from '../store'
+import { Button, SelectInput, Sheet, toast } from '../ui'
 
 const LABELS: Partial<Record<PantryField, string>> = {
   name: 'name',
@@ -66,7 +66,7 @@ export function ImportSheet({ file, onClose }: ImportSheetProps) {
 
 function Matching({ table, name, onClose }: { table: TextTable; name: string; onClose: () => void }) {
   const [meaning, setMeaning] = useState(() => guessColumns(table))
-  const rows = useMemo(() => pantryRows(table, meaning), [table, meaning])
+  const rows = useMemo(() => pantryRows(table, meaning, lineReader()), [table, meaning])
   const good = rows.filter(({ fault }) => fault === null).length
   const choose = (at: number, field: string) =>
     setMeaning(

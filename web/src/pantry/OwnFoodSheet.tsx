@@ -1,8 +1,7 @@
 import { type Composition, FoodClass, type Ingredient, type Issue, type Nutrient } from '@frijol/core/model'
 import { useState } from 'react'
-import { toast } from 'sonner'
 import { keepOwnFood, useLibrary } from '../store'
-import { Button, Field, NumberField, SelectInput, Sheet, TextInput } from '../ui'
+import { Button, Field, NumberField, SelectInput, Sheet, TextInput, toast } from '../ui'
 
 const FIELDS: readonly (readonly [Nutrient, string, string])[] = [
   ['proteinG', 'Protein', 'g'],

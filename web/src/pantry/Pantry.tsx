@@ -1,13 +1,15 @@
-import { useRef, useState } from 'react'
+import { lazy, Suspense, useRef, useState } from 'react'
 import { useSearchParams } from 'react-router'
-import { pantryCsv, useLibrary } from '../store'
+import { useKitchenStore, useLibrary } from '../store'
 import { Button, Card, Empty, saveFile } from '../ui'
 import { FoodList } from './FoodList'
-import { ImportSheet } from './ImportSheet'
 import { OwnFoodSheet } from './OwnFoodSheet'
 import { PantryEntry } from './PantryEntry'
 import { PantryFilters } from './PantryFilters'
 import { noFilter, usePantry } from './usePantry'
+
+/** Reading tables is fetched when one is opened. */
+const ImportSheet = lazy(async () => ({ default: (await import('./ImportSheet')).ImportSheet }))
 
 /** Pantry: what an ingredient does, holds and costs, and how that is known. */
 export function Pantry() {
@@ -20,8 +22,13 @@ export function Pantry() {
   const foods = usePantry(filter)
   const chosen = library.ingredients.get(params.get('food') ?? '')
   const choose = (id: string) => setParams({ food: id }, { replace: true })
+  const saveCsv = async () => {
+    const { pantryCsv } = await import('@frijol/core/interchange')
+    const { kitchen, own } = useKitchenStore.getState()
+    saveFile('pantry.csv', 'text/csv', pantryCsv(kitchen, library, own))
+  }
   return (
-    <div className="flex h-dvh flex-col py-5 pr-5 pl-1.5 max-md:h-auto max-md:px-3">
+    <div className="flex h-[calc(100dvh-64px)] flex-col py-5 pr-5 pl-1.5 max-md:h-auto max-md:px-3">
       <header className="mb-3 flex flex-wrap items-end gap-3">
         <div>
           <div className="text-sm text-ink-2">{library.ingredients.size} ingredients with their sources</div>
@@ -41,7 +48,7 @@ export function Pantry() {
               event.target.value = ''
             }}
           />
-          <Button onClick={() => saveFile('pantry.csv', 'text/csv', pantryCsv())}>Save as CSV</Button>
+          <Button onClick={() => void saveCsv()}>Save as CSV</Button>
           <Button tone="primary" onClick={() => setAdding(true)}>
             Add your own
           </Button>
@@ -65,7 +72,11 @@ export function Pantry() {
         </Card>
       </div>
       <OwnFoodSheet food={null} isOpen={isAdding} onClose={() => setAdding(false)} onKept={choose} />
-      <ImportSheet file={opened} onClose={() => setOpened(null)} />
+      {opened !== null && (
+        <Suspense fallback={null}>
+          <ImportSheet file={opened} onClose={() => setOpened(null)} />
+        </Suspense>
+      )}
     </div>
   )
 }

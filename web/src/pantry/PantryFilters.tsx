@@ -1,4 +1,5 @@
 import { FoodClass } from '@frijol/core/model'
+import { Toggle } from 'radix-ui'
 import { Button, SelectInput, TextInput } from '../ui'
 import { type PantryFilter, useRoles } from './usePantry'
 
@@ -52,13 +53,9 @@ export function PantryFilters({ filter, onChange, count }: PantryFiltersProps) {
         options={WITHOUT}
         onChoose={(without) => set({ without })}
       />
-      <Button
-        tone={filter.isOwnOnly ? 'primary' : 'quiet'}
-        aria-pressed={filter.isOwnOnly}
-        onClick={() => set({ isOwnOnly: !filter.isOwnOnly })}
-      >
-        yours only
-      </Button>
+      <Toggle.Root asChild pressed={filter.isOwnOnly} onPressedChange={(isOwnOnly) => set({ isOwnOnly })}>
+        <Button tone={filter.isOwnOnly ? 'primary' : 'quiet'}>yours only</Button>
+      </Toggle.Root>
       <span role="status" className="ml-auto text-[13px] text-ink-2">
         {count === 1 ? '1 fits' : `${count} fit`}
       </span>

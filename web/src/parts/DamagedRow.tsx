@@ -1,6 +1,5 @@
-import { toast } from 'sonner'
 import { type DamagedEntry, takeAwayDamaged } from '../store'
-import { Button, saveFile } from '../ui'
+import { Button, saveFile, toast } from '../ui'
 
 export interface DamagedRowProps {
   row: DamagedEntry

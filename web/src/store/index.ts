@@ -1,7 +1,7 @@
 export * as commands from './commands'
 export * as methodCommands from './methodCommands'
 export { useProposedPart, useWays, type WayReading } from './proposed'
-export { forgetLearned, watchWeighings } from './weighings'
+export { forgetLearned } from './weighings'
 export {
   closeDish,
   flush,
@@ -19,9 +19,8 @@ export {
   changeKitchen,
   flushKitchen,
   flushKitchenOnLeave,
-  kitchenWords,
   lineReader,
-  loadKitchen,
+  openKitchen,
   openKitchenStorage,
   redoKitchen,
   teachName,
@@ -31,8 +30,11 @@ export {
   useKitchenStore,
   useLibrary,
 } from './kitchen'
+export { loadKitchen } from './load'
 export { nudged, pastedLines, rereadLine, typedLine, typedLines, withAmountText, withGrams } from './lines'
-export { nextActOf, partOf, useAssessment, useDish, useExplanation } from './selectors'
+export { partOf, useAssessed, useAssessment, useDish } from './assessed'
+export { useExplanation } from './selectors'
+export { kitchenWords } from './reading'
 export {
   addBlankDish,
   checkBackup,
@@ -56,16 +58,5 @@ export { type BadRow as DamagedEntry, isPersisted } from '../data'
 export { holdTab, newId } from './ids'
 export { askWhy, useWhy } from './why'
 export { type ScaledDish, useScaled, useShopping } from './scaling'
-export {
-  guessColumns,
-  importPantry,
-  keepOwnFood,
-  keepPartAsFood,
-  PANTRY_FIELDS,
-  type PantryField,
-  pantryCsv,
-  type PantryRow,
-  pantryRows,
-  removeOwnFood,
-} from './pantry'
+export { importPantry, keepOwnFood, keepPartAsFood, removeOwnFood } from './pantry'
 export { type ClashPlace, useClashPlaces } from './clash'

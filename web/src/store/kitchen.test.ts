@@ -4,13 +4,13 @@ import { KITCHEN_ID, kitchenRepository, saveIngredients } from '../data'
 import {
   changeKitchen,
   flushKitchen,
-  loadKitchen,
   redoKitchen,
   teachName,
   undoKitchen,
   useKitchenDocument,
   useKitchenStore,
 } from './kitchen'
+import { loadKitchen } from './load'
 import { keepOwnFood } from './pantry'
 import { useRefusal } from './document'
 

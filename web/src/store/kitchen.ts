@@ -1,21 +1,17 @@
-import type { ReadContext } from '@frijol/core/interchange'
-import { indexFoods, type LineReader } from '@frijol/core/measure'
+import type { assess, nextAct } from '@frijol/core/assess'
+import type { indexFoods, LineReader } from '@frijol/core/measure'
 import { defaultKitchen, type Ingredient, Kitchen, type Library, type OperationId } from '@frijol/core/model'
-import { type OwnWords, ownWordsOf, readRecipeMethod, stepFrom } from '@frijol/core/reading'
 import { original } from 'immer'
 import { create } from 'zustand'
-import {
-  type BadRow,
-  KITCHEN_ID,
-  kitchenRepository,
-  type OwnFoods,
-  openStorage,
-  readOwnFoods,
-  type StorageKind,
-  watchOwnFoods,
-} from '../data'
+import { type BadRow, KITCHEN_ID, kitchenRepository, openStorage, type StorageKind } from '../data'
 import { createDocument } from './document'
-import { newId, nowIso } from './ids'
+
+/** What works dishes out; fetched beside the library, so that documents are on screen before it. */
+export interface Engine {
+  readonly assess: typeof assess
+  readonly nextAct: typeof nextAct
+  readonly indexFoods: typeof indexFoods
+}
 
 interface KitchenState {
   readonly kitchen: Kitchen
@@ -25,6 +21,8 @@ interface KitchenState {
   /** null until the library has arrived. */
   readonly library: Library | null
   readonly reader: LineReader | null
+  /** null until it has arrived; then the library and the reader are there, too. */
+  readonly engine: Engine | null
   /** Where the browser lets this kitchen be kept. */
   readonly storage: StorageKind
 }
@@ -35,6 +33,7 @@ export const useKitchenStore = create<KitchenState>(() => ({
   badFoods: [],
   library: null,
   reader: null,
+  engine: null,
   storage: 'browser',
 }))
 
@@ -66,55 +65,20 @@ export const {
 /** Screens and readers follow the document, whoever changed it. */
 document.use.subscribe(({ value }, before) => {
   if (value === null || value === before.value) return
-  const { kitchen, reader } = useKitchenStore.getState()
+  const { kitchen, reader, engine } = useKitchenStore.getState()
   if (value === kitchen) return
   const index =
-    reader === null || value.names === kitchen.names
+    reader === null || engine === null || value.names === kitchen.names
       ? reader?.index
-      : indexFoods(reader.ingredients.values(), value.names)
+      : engine.indexFoods(reader.ingredients.values(), value.names)
   useKitchenStore.setState({
     kitchen: value,
     reader: reader === null || index === undefined ? null : { ...reader, index, kitchen: value },
   })
 })
 
-const foodsKey = (own: readonly Ingredient[]): string => JSON.stringify(own)
-let libraryOf: ((own: readonly Ingredient[]) => Library) | null = null
-
-/** Sets the library of the shipped foods and one's own. */
-function takeFoods({ own, bad }: OwnFoods): void {
-  const state = useKitchenStore.getState()
-  if (libraryOf === null) return
-  if (state.library !== null && foodsKey(own) === foodsKey(state.own) && bad.length === state.badFoods.length)
-    return
-  const library = libraryOf(own)
-  const { kitchen } = state
-  const index = indexFoods(library.ingredients.values(), kitchen.names)
-  useKitchenStore.setState({
-    own,
-    badFoods: bad,
-    library,
-    reader: { index, ingredients: library.ingredients, kitchen },
-  })
-}
-
-let stopFollowing: (() => void) | undefined
-
-/** Loads the library and what this browser keeps, and follows it. Called once at the start. */
-export async function loadKitchen(): Promise<void> {
-  const [{ withOwnIngredients }, foods] = await Promise.all([
-    import('@frijol/library'),
-    readOwnFoods(),
-    document.open(KITCHEN_ID),
-  ])
-  libraryOf = withOwnIngredients
-  takeFoods(foods)
-  stopFollowing?.()
-  stopFollowing = watchOwnFoods(takeFoods)
-}
-
-/** Reads one's own foods again, as after one was kept here: the screen need not wait for the news of it. */
-export const refreshFoods = async (): Promise<void> => takeFoods(await readOwnFoods())
+/** Opens the kitchen's own document: settings, prices, what was learned. */
+export const openKitchen = (): Promise<void> => document.open(KITCHEN_ID)
 
 /** Opens the browser's storage, or memory where it is denied. Called before anything else. */
 export async function openKitchenStorage(): Promise<void> {
@@ -153,9 +117,6 @@ export function lineReader(): LineReader {
   return reader
 }
 
-/** Verbs that this kitchen has taught the reader. */
-export const kitchenWords = (): OwnWords => ownWordsOf(useKitchenStore.getState().kitchen)
-
 /** From now on a verb means this operation here. */
 export const teachWord = (word: string, operation: OperationId): boolean =>
   changeKitchen('teach a word', (kitchen) => ({
@@ -169,12 +130,3 @@ export const teachName = (name: string, ingredientId: string): boolean =>
     ...kitchen,
     names: [...kitchen.names.filter((one) => one.name !== name), { name, ingredientId }].slice(-2000),
   }))
-
-/** What reading a recipe needs in this browser. */
-export const readContext = (): ReadContext => ({
-  reader: lineReader(),
-  newId,
-  now: nowIso(),
-  readStep: (text, id) => stepFrom(text, id, kitchenWords()),
-  readMethod: readRecipeMethod,
-})

@@ -1,5 +1,4 @@
-import { lineFrom, linesFrom } from '@frijol/core/interchange'
-import { composeLine, formatAmount, readAmount } from '@frijol/core/measure'
+import { composeLine, formatAmount, lineFrom, linesFrom, readAmount } from '@frijol/core/measure'
 import type { Amount, FormulaLine } from '@frijol/core/model'
 import { newId } from './ids'
 import { lineReader } from './kitchen'

@@ -2,13 +2,14 @@ import { type Dish, OPERATIONS, type Part, type Step } from '@frijol/core/model'
 import { stepFrom } from '@frijol/core/reading'
 import { demoKitchen } from '@frijol/demo'
 import fc from 'fast-check'
-import { afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest'
+import { beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import { addDishes } from '../data'
 import * as commands from './commands'
-import { changeKitchen, loadKitchen, useKitchenStore } from './kitchen'
+import { changeKitchen, useKitchenStore } from './kitchen'
+import { loadKitchen } from './load'
 import * as method from './methodCommands'
 import { closeDish, type Command, openDish, redo, run, undo, useOpenDish } from './openDish'
-import { forgetLearned, watchWeighings } from './weighings'
+import { forgetLearned } from './weighings'
 
 const dishNow = (): Dish => {
   const dish = useOpenDish.getState().value
@@ -151,11 +152,6 @@ describe('changes of a method', () => {
 })
 
 describe('weighings', () => {
-  let stop: () => void
-  beforeEach(() => {
-    stop = watchWeighings()
-  })
-  afterEach(() => stop())
   const learned = () => useKitchenStore.getState().kitchen.observations
 
   it('are learned once for a step and trial, follow its correction, and go when it is cleared', () => {

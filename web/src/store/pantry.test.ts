@@ -1,20 +1,13 @@
-import { readTable } from '@frijol/core/interchange'
+import { guessColumns, pantryCsv, pantryRows, readTable } from '@frijol/core/interchange'
 import { blankDish, defaultKitchen } from '@frijol/core/model'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { addDishes } from '../data'
 import * as commands from './commands'
-import { changeKitchen, loadKitchen, useKitchenStore } from './kitchen'
+import { changeKitchen, lineReader, useKitchenStore } from './kitchen'
+import { loadKitchen } from './load'
 import { typedLine } from './lines'
 import { closeDish, openDish, run, useOpenDish } from './openDish'
-import {
-  guessColumns,
-  importPantry,
-  keepOwnFood,
-  keepPartAsFood,
-  pantryCsv,
-  pantryRows,
-  removeOwnFood,
-} from './pantry'
+import { importPantry, keepOwnFood, keepPartAsFood, removeOwnFood } from './pantry'
 
 const store = () => useKitchenStore.getState()
 const table = (text: string) => {
@@ -24,7 +17,7 @@ const table = (text: string) => {
 }
 const rowsOf = (text: string) => {
   const read = table(text)
-  return pantryRows(read, guessColumns(read))
+  return pantryRows(read, guessColumns(read), lineReader())
 }
 const label = {
   name: 'House lentil paste',
@@ -146,7 +139,9 @@ describe('a table', () => {
       'a.csv',
     )
     const before = { prices: store().kitchen.prices.length, own: store().own[0]?.per100g }
-    const text = pantryCsv()
+    const { kitchen, library, own } = store()
+    if (library === null) throw new Error('no library')
+    const text = pantryCsv(kitchen, library, own)
     for (const food of store().own) await removeOwnFood(food)
     changeKitchen('reset', () => ({ ...defaultKitchen }))
     const rows = rowsOf(text)

@@ -2,7 +2,7 @@ import { assess } from '@frijol/core/assess'
 import type { Part, PartAssessment, Step } from '@frijol/core/model'
 import { useMemo } from 'react'
 import { useKitchenStore, useLibrary } from './kitchen'
-import { partOf, useDish } from './selectors'
+import { partOf, useDish } from './assessed'
 
 /** What a part would be by another method; null without one. Nothing is changed by asking. */
 export function useProposedPart(partId: string, steps: readonly Step[] | null): PartAssessment | null {

@@ -10,7 +10,7 @@ import {
 } from '@frijol/core/scale'
 import { useMemo } from 'react'
 import { useKitchenStore, useLibrary } from './kitchen'
-import { useDish } from './selectors'
+import { useDish } from './assessed'
 import { useOtherDishes } from './shelf'
 
 /** A proposal: the dish scaled, what rounding did to each line, and what does not scale. */

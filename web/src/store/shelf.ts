@@ -1,4 +1,3 @@
-import { LARGEST_FILE, makeBackup, readBackup, readRecipes, tooLarge } from '@frijol/core/interchange'
 import { type BackupContent, blankDish, type Dish, fail, ok, type Result } from '@frijol/core/model'
 import { useEffect, useState } from 'react'
 import {
@@ -20,8 +19,12 @@ import {
   watchDishIds,
 } from '../data'
 import { newId, nowIso } from './ids'
-import { readContext, refreshFoods, useKitchenStore } from './kitchen'
+import { useKitchenStore } from './kitchen'
+import { benchReady, refreshFoods } from './load'
 import { useOpenDish } from './openDish'
+
+/** Reading and writing files is fetched when it is first needed. */
+const interchange = () => import('@frijol/core/interchange')
 
 /** Ids of every dish of this browser, newest first; null until they are read. */
 export function useShelf(): readonly string[] | null {
@@ -83,6 +86,11 @@ async function added(dishes: readonly Dish[]): Promise<Dish[]> {
 
 /** Reads recipes from text and puts them on the shelf; on any fault nothing is changed. */
 export async function importText(text: string): Promise<Result<Dish[]>> {
+  const [{ readRecipes }, { readContext }] = await Promise.all([
+    interchange(),
+    import('./reading'),
+    benchReady(),
+  ])
   const read = readRecipes(text, readContext())
   return read.ok ? ok(await added(read.value)) : read
 }
@@ -91,8 +99,9 @@ export async function importText(text: string): Promise<Result<Dish[]>> {
 const LARGEST_BACKUP = 400e6
 
 /** Reads a file's text unless it is too large to be a recipe. */
-async function fileText(file: File, largest = LARGEST_FILE): Promise<Result<string>> {
-  if (file.size > largest) return tooLarge(file.size / 1e6)
+async function fileText(file: File, largestBytes?: number): Promise<Result<string>> {
+  const { LARGEST_FILE, tooLarge } = await interchange()
+  if (file.size > (largestBytes ?? LARGEST_FILE)) return tooLarge(file.size / 1e6)
   try {
     return ok(await file.text())
   } catch {
@@ -126,10 +135,21 @@ export async function openDemoKitchen(): Promise<number> {
   return added.length
 }
 
+/** Whether the application was started here before; marks that it is now. */
+function hasStarted(): boolean {
+  try {
+    if (localStorage.getItem('frijol-started') !== null) return true
+    localStorage.setItem('frijol-started', 'yes')
+    return false
+  } catch {
+    // A browser that keeps nothing starts anew every time.
+    return false
+  }
+}
+
 /** On a first start that asks for it, the demo kitchen is opened. */
 export async function openDemoOnFirstStart(): Promise<void> {
-  if ((await countDishes()) > 0 || localStorage.getItem('frijol-started') !== null) return
-  localStorage.setItem('frijol-started', 'yes')
+  if ((await countDishes()) > 0 || hasStarted()) return
   const health = await fetch('/api/health')
     .then((response) => (response.ok ? (response.json() as Promise<unknown>) : null))
     .catch(() => null)
@@ -146,7 +166,7 @@ export interface MadeBackup {
 
 /** Everything in one file, but for rows that are damaged: those are named. */
 export async function makeBackupFile(): Promise<MadeBackup> {
-  const { content, bad } = await readAll()
+  const [{ makeBackup }, { content, bad }] = await Promise.all([interchange(), readAll()])
   return { text: makeBackup(content, nowIso()), skipped: bad }
 }
 
@@ -167,6 +187,7 @@ export async function checkBackup(
 ): Promise<Result<{ content: BackupContent; replaces: string[] }>> {
   const text = await fileText(file, LARGEST_BACKUP)
   if (!text.ok) return text
+  const { readBackup } = await interchange()
   const read = readBackup(text.value)
   return read.ok ? ok({ content: read.value, replaces: await clashes(read.value) }) : read
 }
@@ -178,7 +199,8 @@ export async function restoreBackup(content: BackupContent): Promise<void> {
 }
 
 /** What this tab shows and storage refused, as a backup file of the open dish and the settings. */
-export function unsavedFile(): string {
+export async function unsavedFile(): Promise<string> {
+  const { makeBackup } = await interchange()
   const dish = useOpenDish.getState().value
   const { kitchen, own } = useKitchenStore.getState()
   const content = { kitchen, dishes: dish === null ? [] : [dish], trials: [], ingredients: [...own] }

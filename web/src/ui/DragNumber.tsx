@@ -15,6 +15,8 @@ export interface DragNumberProps {
 }
 
 const PIXELS_PER_STEP = 3
+/** A finger must go sideways this far before a figure moves; a swipe up or down always scrolls. Pixels. */
+const TOUCH_SLOP = 10
 
 /** A figure that is changed by dragging it sideways or with the arrow keys; a click without a drag asks why. */
 export function DragNumber({
@@ -27,19 +29,23 @@ export function DragNumber({
   onChange,
   onWhy,
 }: DragNumberProps) {
-  const drag = useRef<{ x: number; from: number; hasMoved: boolean } | null>(null)
+  const drag = useRef<{ x: number; from: number; slop: number; hasMoved: boolean } | null>(null)
   const step = value >= 100 ? 5 : value >= 10 ? 1 : 0.5
 
   const down = (event: PointerEvent<HTMLDivElement>) => {
-    drag.current = { x: event.clientX, from: value, hasMoved: false }
-    event.currentTarget.setPointerCapture(event.pointerId)
+    const slop = event.pointerType === 'mouse' ? PIXELS_PER_STEP : TOUCH_SLOP
+    drag.current = { x: event.clientX, from: value, slop, hasMoved: false }
   }
   const move = (event: PointerEvent<HTMLDivElement>) => {
     const start = drag.current
     if (start === null) return
-    const steps = Math.trunc((event.clientX - start.x) / PIXELS_PER_STEP)
-    if (steps === 0 && !start.hasMoved) return
-    start.hasMoved = true
+    const distance = event.clientX - start.x
+    if (!start.hasMoved) {
+      if (Math.abs(distance) < start.slop) return
+      start.hasMoved = true
+      event.currentTarget.setPointerCapture(event.pointerId)
+    }
+    const steps = Math.trunc(distance / PIXELS_PER_STEP)
     const fromStep = start.from >= 100 ? 5 : start.from >= 10 ? 1 : 0.5
     onChange(Math.max(0, start.from + steps * fromStep))
   }
@@ -68,7 +74,7 @@ export function DragNumber({
       aria-valuetext={`${shown} ${unit} ${spread}`.trim()}
       title="Drag sideways or use the arrow keys; click for why"
       className={clsx(
-        'cursor-ew-resize touch-none rounded-md px-1 text-right select-none hover:bg-husk',
+        'cursor-ew-resize touch-pan-y rounded-md px-1 text-right select-none hover:bg-husk',
         className,
       )}
       onPointerDown={down}

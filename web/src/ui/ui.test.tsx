@@ -1,6 +1,6 @@
 import { render, screen } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import {
   BandAndSeed,
   DragNumber,
@@ -125,18 +125,6 @@ describe('Sheet', () => {
 })
 
 describe('Finder', () => {
-  beforeEach(() => {
-    Element.prototype.scrollIntoView = vi.fn()
-    vi.stubGlobal(
-      'ResizeObserver',
-      class {
-        observe() {}
-        unobserve() {}
-        disconnect() {}
-      },
-    )
-  })
-
   it('reaches the last of many', async () => {
     const pick = vi.fn()
     const items = Array.from({ length: 900 }, (_unused, at) => ({ id: `f${at}`, label: `Bean ${at}` }))
@@ -151,6 +139,7 @@ describe('Finder', () => {
         ]}
       />,
     )
+    await screen.findByPlaceholderText('Search')
     expect(screen.getAllByRole('option').length).toBeLessThan(300)
     await userEvent.type(screen.getByPlaceholderText('Search'), 'walnuts')
     expect(screen.getAllByRole('option').map(({ textContent }) => textContent)).toEqual(['Walnuts'])
@@ -177,7 +166,7 @@ describe('Finder', () => {
         ]}
       />,
     )
-    await userEvent.type(screen.getByPlaceholderText('Search'), 'oil{Enter}')
+    await userEvent.type(await screen.findByPlaceholderText('Search'), 'oil{Enter}')
     expect(pick).toHaveBeenLastCalledWith('oils')
     await userEvent.clear(screen.getByPlaceholderText('Search'))
     await userEvent.type(screen.getByPlaceholderText('Search'), 'zucc{Enter}')

@@ -1,4 +1,5 @@
 import { useEffect, useRef } from 'react'
+import { useSingleKeys } from './keys'
 
 /** Whether a key press belongs to a field that takes text. */
 export function isTyping(target: EventTarget | null): boolean {
@@ -7,7 +8,10 @@ export function isTyping(target: EventTarget | null): boolean {
   )
 }
 
-/** Calls `act` on a plain key press outside text fields. `key` is compared in lower case. */
+/** Whether a sheet stands over the page: its keys are its own. */
+export const isSheetOpen = (): boolean => document.querySelector('[role="dialog"]') !== null
+
+/** Calls `act` on a plain key press outside text fields and sheets, unless such keys are switched off. */
 export function useShortcut(key: string, act: (event: KeyboardEvent) => void): void {
   const latest = useRef(act)
   useEffect(() => {
@@ -17,7 +21,7 @@ export function useShortcut(key: string, act: (event: KeyboardEvent) => void): v
     const pressed = (event: KeyboardEvent) => {
       if (event.altKey || event.ctrlKey || event.metaKey || event.defaultPrevented || isTyping(event.target))
         return
-      if (event.key.toLowerCase() !== key) return
+      if (event.key.toLowerCase() !== key || !useSingleKeys.getState().isOn || isSheetOpen()) return
       event.preventDefault()
       latest.current(event)
     }

@@ -1,4 +1,5 @@
 import { clsx } from 'clsx'
+import { Toggle } from 'radix-ui'
 import { commands, run, useDish, useLibrary } from '../../store'
 import { Card, CardTitle } from '../../ui'
 
@@ -14,12 +15,11 @@ const GROUPS: readonly (readonly [string, string])[] = [
   ['nutritional-yeast', 'Nutritional yeast'],
 ]
 
-function Toggle({ label, isOn, onChange }: { label: string; isOn: boolean; onChange: () => void }) {
+function Exclusion({ label, isOn, onChange }: { label: string; isOn: boolean; onChange: () => void }) {
   return (
-    <button
-      type="button"
-      aria-pressed={isOn}
-      onClick={onChange}
+    <Toggle.Root
+      pressed={isOn}
+      onPressedChange={onChange}
       className={clsx(
         'min-h-8 rounded-full border-[1.5px] px-3 text-[13px] font-semibold',
         isOn
@@ -28,7 +28,7 @@ function Toggle({ label, isOn, onChange }: { label: string; isOn: boolean; onCha
       )}
     >
       {isOn ? `no ${label.toLowerCase()}` : label}
-    </button>
+    </Toggle.Root>
   )
 }
 
@@ -54,14 +54,14 @@ export function Exclusions() {
       <CardTitle title="Kept out" aside={excluded.size === 0 ? 'nothing yet' : `${excluded.size} excluded`} />
       <div className="flex flex-wrap gap-1.5">
         {GROUPS.map(([id, label]) => (
-          <Toggle key={id} label={label} isOn={excluded.has(id)} onChange={() => toggle(id)} />
+          <Exclusion key={id} label={label} isOn={excluded.has(id)} onChange={() => toggle(id)} />
         ))}
       </div>
       <details className="mt-2">
         <summary className="text-[13px] text-ink-2">Other allergens</summary>
         <div className="mt-2 flex flex-wrap gap-1.5">
           {others.map(({ id, name }) => (
-            <Toggle key={id} label={name} isOn={excluded.has(id)} onChange={() => toggle(id)} />
+            <Exclusion key={id} label={name} isOn={excluded.has(id)} onChange={() => toggle(id)} />
           ))}
         </div>
       </details>

@@ -1,12 +1,11 @@
-import { type OperationId, OperationId as Operations, type Part } from '@frijol/core/model'
-import { SPECS, specOf } from '@frijol/core/program'
+import type { OperationId, Part } from '@frijol/core/model'
+import { specOf } from '@frijol/core/program'
 import { setByHand, splitInstructions, stepFrom } from '@frijol/core/reading'
 import { useDeferredValue, useMemo, useRef, useState } from 'react'
 import { kitchenWords, methodCommands, newId, run, useProposedPart } from '../../store'
-import { AddField } from '../../ui'
+import { AddField, Button } from '../../ui'
 import { factsOf, grams, spoken, takenWords } from './format'
-
-const byName = [...SPECS].sort((a, b) => a.name.localeCompare(b.name))
+import { PickOperation } from './PickOperation'
 
 /** How a step would be understood, and what it would do, while it is typed. */
 function usePreview(part: Part, text: string): string {
@@ -36,6 +35,7 @@ export interface AddStepProps {
 /** One field that adds steps: typed, or picked from the operations; a paste of many goes to its sheet. */
 export function AddStep({ part, onPasteMany }: AddStepProps) {
   const [text, setText] = useState('')
+  const [isPicking, setPicking] = useState(false)
   const input = useRef<HTMLInputElement>(null)
   const preview = usePreview(part, useDeferredValue(text))
   const add = () => {
@@ -69,22 +69,17 @@ export function AddStep({ part, onPasteMany }: AddStepProps) {
       onPaste={paste}
       inputRef={input}
     >
-      <select
-        aria-label="Add a step by its operation"
-        className="min-h-9 max-w-44 rounded-lg border border-line bg-paper px-2 text-sm"
-        value=""
-        onChange={(event) => {
-          const parsed = Operations.safeParse(event.target.value)
-          if (parsed.success) pick(parsed.data)
+      <Button tone="quiet" onClick={() => setPicking(true)}>
+        or pick an operation
+      </Button>
+      <PickOperation
+        isOpen={isPicking}
+        onClose={() => setPicking(false)}
+        onPick={(operation) => {
+          setPicking(false)
+          pick(operation)
         }}
-      >
-        <option value="">or pick an operation</option>
-        {byName.map(({ id, name }) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-      </select>
+      />
     </AddField>
   )
 }

@@ -248,7 +248,7 @@ function DoingRow({ doing: { partId, step }, dish, reading, isOpen, onOpen }: Do
       </div>
       {isOpen && part !== undefined && (
         <StepEditor
-          part={part}
+          partId={partId}
           step={step}
           number={part.steps.findIndex(({ id }) => id === step.id) + 1}
           reading={reading}

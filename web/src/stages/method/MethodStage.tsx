@@ -1,3 +1,4 @@
+import { Toggle } from 'radix-ui'
 import { useState } from 'react'
 import { useSearchParams } from 'react-router'
 import { FindingsCard, isOfMethod } from '../../findings'
@@ -37,9 +38,9 @@ export function MethodStage() {
           </Chip>
         )}
         {dish.written.length > 0 && (
-          <Button aria-pressed={isWritten} onClick={() => show(isWritten ? 'steps' : 'written')}>
-            As written
-          </Button>
+          <Toggle.Root asChild pressed={isWritten} onPressedChange={(on) => show(on ? 'written' : 'steps')}>
+            <Button>As written</Button>
+          </Toggle.Root>
         )}
         <Button onClick={() => setPasted('')}>Paste steps</Button>
         <Button onClick={() => setComparing(true)} disabled={!hasSteps}>
@@ -56,8 +57,7 @@ export function MethodStage() {
             parts={dish.parts}
             current={part.id}
             onChange={(id) => setParams({ part: id }, { replace: true })}
-          />
-          <div role="tabpanel" id="part-panel" aria-labelledby={`tab-${part.id}`}>
+          >
             {!hasSteps && (
               <Empty sentence="Write what is done, one step at a time, or paste a recipe’s instructions. Each step is read as you type, and shows what it takes and what is left of it." />
             )}
@@ -84,7 +84,7 @@ export function MethodStage() {
               </div>
             )}
             <AddStep key={`add ${part.id}`} part={part} onPasteMany={setPasted} />
-          </div>
+          </PartTabs>
         </Card>
       )}
       <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_340px]">

@@ -1,8 +1,7 @@
 import type { AttributeId, Part, PartAssessment } from '@frijol/core/model'
 import { X } from 'lucide-react'
-import { toast } from 'sonner'
 import { methodCommands, newId, run, useWays, type WayReading } from '../../store'
-import { Button, Field, IconButton, SelectInput, Sheet } from '../../ui'
+import { Button, Field, IconButton, SelectInput, Sheet, toast } from '../../ui'
 import { swapped, swapsOf } from './alternatives'
 import { grams, spoken, wayName } from './format'
 

@@ -1,14 +1,9 @@
-import {
-  OperationId as Operations,
-  type Part,
-  type Step,
-  type StepReading,
-  type Until,
-} from '@frijol/core/model'
+import { OperationId as Operations, type Step, type StepReading, type Until } from '@frijol/core/model'
+import type { Part } from '@frijol/core/model'
 import { dialC, fanAirC } from '@frijol/core/measure'
 import { guidanceOf, SPECS, specOf } from '@frijol/core/program'
 import { followWords, type HandChange } from '@frijol/core/reading'
-import { kitchenWords, methodCommands, run, useKitchenStore } from '../../store'
+import { kitchenWords, methodCommands, run, useDish, useKitchenStore } from '../../store'
 import { Button, Field, NumberField, SelectInput, TextArea } from '../../ui'
 import { stateOfLot } from './format'
 import { Additions, type PieceProps, SettingField, SETTINGS } from './SettingField'
@@ -19,14 +14,19 @@ import { Weighing } from './Weighing'
 const byName = [...SPECS].sort((a, b) => a.name.localeCompare(b.name))
 
 export interface StepEditorProps {
-  part: Part
+  partId: string
   step: Step
   number: number
   reading: StepReading | null
 }
 
 /** Everything of one step that its words can leave unsaid. */
-export function StepEditor({ part, step, number, reading }: StepEditorProps) {
+export function StepEditor({ partId, step, number, reading }: StepEditorProps) {
+  const part = useDish().parts.find(({ id }) => id === partId)
+  return part === undefined ? null : <Editor part={part} step={step} number={number} reading={reading} />
+}
+
+function Editor({ part, step, number, reading }: Omit<StepEditorProps, 'partId'> & { part: Part }) {
   const set = (change: HandChange) => run(methodCommands.setStepFacts(part.id, step, change))
   const write = (change: Partial<Step>, label: string) =>
     run(methodCommands.replaceStep(part.id, { ...step, ...change }, label, `${label} ${step.id}`))

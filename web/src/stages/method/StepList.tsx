@@ -1,5 +1,4 @@
 import {
-  type Announcements,
   closestCenter,
   type CollisionDetection,
   DndContext,
@@ -7,16 +6,13 @@ import {
   type DragOverEvent,
   DragOverlay,
   type DragStartEvent,
-  KeyboardSensor,
-  PointerSensor,
   pointerWithin,
-  useSensor,
-  useSensors,
 } from '@dnd-kit/core'
-import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable'
+import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import type { Assessment, Part, PartAssessment, StepUse } from '@frijol/core/model'
 import { useCallback, useMemo, useState } from 'react'
 import { methodCommands, run } from '../../store'
+import { dragWords, useDragSensors } from '../../ui'
 import type { Level } from './Ribbon'
 import { StepRow } from './StepRow'
 import { usesNow } from './Takes'
@@ -40,11 +36,10 @@ export interface StepListProps {
 export function StepList({ part, reading, assessment }: StepListProps) {
   const [openId, setOpenId] = useState<string | null>(null)
   const [dragged, setDragged] = useState<{ lineId: string; over: string | null } | null>(null)
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  )
-  const ids = useMemo(() => part.steps.map(({ id }) => id), [part.steps])
+  const sensors = useDragSensors()
+  const order = part.steps.map(({ id }) => id).join(' ')
+  // The same array while the order stays: a key in one step moves no other.
+  const ids = useMemo(() => order.split(' ').filter((id) => id !== ''), [order])
   const toggle = useCallback((stepId: string) => setOpenId((open) => (open === stepId ? null : stepId)), [])
   const findings = useMemo(
     () =>
@@ -83,6 +78,18 @@ export function StepList({ part, reading, assessment }: StepListProps) {
     if (id.startsWith(CHIP)) assign(id.slice(CHIP.length), String(over.id))
     else run(methodCommands.moveStep(part.id, id, ids.indexOf(String(over.id))))
   }
+  const announcements = useMemo(
+    () =>
+      dragWords((id) => {
+        const name = String(id)
+        if (name.startsWith(CHIP))
+          return (
+            reading.lines.find(({ lineId }) => lineId === name.slice(CHIP.length))?.name ?? 'the ingredient'
+          )
+        return `step ${ids.indexOf(name) + 1}`
+      }),
+    [reading.lines, ids],
+  )
   const chip = reading.unused.find(({ lineId }) => lineId === dragged?.lineId)
   return (
     <DndContext
@@ -107,7 +114,7 @@ export function StepList({ part, reading, assessment }: StepListProps) {
           {part.steps.map((step, at) => (
             <StepRow
               key={step.id}
-              part={part}
+              partId={part.id}
               step={step}
               at={at}
               reading={reading.steps[at] ?? null}
@@ -126,11 +133,4 @@ export function StepList({ part, reading, assessment }: StepListProps) {
       </DragOverlay>
     </DndContext>
   )
-}
-
-const announcements: Announcements = {
-  onDragStart: () => 'Picked up.',
-  onDragOver: ({ over }) => (over === null ? 'Over nothing.' : 'Over another step.'),
-  onDragEnd: ({ over }) => (over === null ? 'Put back.' : 'Put down.'),
-  onDragCancel: () => 'Put back.',
 }

@@ -1,5 +1,5 @@
 import { useSortable } from '@dnd-kit/sortable'
-import type { Finding, Part, Step, StepReading } from '@frijol/core/model'
+import type { Finding, Step, StepReading } from '@frijol/core/model'
 import { guidanceOf, specOf } from '@frijol/core/program'
 import { rereadStep } from '@frijol/core/reading'
 import { findingKey } from '@frijol/core/rules'
@@ -7,8 +7,8 @@ import { clsx } from 'clsx'
 import { ChevronDown, GripVertical, X } from 'lucide-react'
 import { memo } from 'react'
 import { FindingRow } from '../../findings'
-import { askWhy, kitchenWords, methodCommands, run } from '../../store'
-import { Chip, type ChipTone, IconButton, TextArea } from '../../ui'
+import { askWhy, kitchenWords, methodCommands, run, undo } from '../../store'
+import { Chip, type ChipTone, IconButton, neighbourFocus, sameProps, TextArea, toast } from '../../ui'
 import { type Attendance, attendanceOf, factsOf, grams, spoken } from './format'
 import { type Level, Ribbon } from './Ribbon'
 import { StepEditor } from './StepEditor'
@@ -20,7 +20,7 @@ export const STEP_GRID =
 const TONES: Record<Attendance, ChipTone> = { hands: 'aubergine', near: 'turmeric', alone: 'husk' }
 
 export interface StepRowProps {
-  part: Part
+  partId: string
   step: Step
   at: number
   reading: StepReading | null
@@ -35,7 +35,7 @@ export interface StepRowProps {
 
 /** One step: its words, what is read from them, what it takes, and what the batch weighs after it. */
 export const StepRow = memo(function StepRow({
-  part,
+  partId,
   step,
   at,
   reading,
@@ -82,7 +82,7 @@ export const StepRow = memo(function StepRow({
         </span>
         <button
           type="button"
-          className="grid h-7 w-6 cursor-grab touch-none place-items-center rounded text-edge hover:text-ink"
+          className="grid h-7 w-6 cursor-grab touch-manipulation place-items-center rounded text-edge hover:text-ink"
           {...attributes}
           {...listeners}
           aria-label={`Move step ${number}`}
@@ -101,7 +101,7 @@ export const StepRow = memo(function StepRow({
           onChange={(event) =>
             run(
               methodCommands.replaceStep(
-                part.id,
+                partId,
                 rereadStep(step, event.target.value.slice(0, 4000), kitchenWords()),
                 'change a step',
                 `words ${step.id}`,
@@ -113,13 +113,16 @@ export const StepRow = memo(function StepRow({
         <Cue step={step} />
       </div>
       <Figures
-        partId={part.id}
+        partId={partId}
         step={step}
         number={number}
         reading={reading}
         isOpen={isOpen}
         onToggle={() => onToggle(step.id)}
-        onRemove={() => run(methodCommands.removeStep(part.id, step.id))}
+        onRemove={() => {
+          if (!run(methodCommands.removeStep(partId, step.id))) return
+          toast(`Step ${number} is taken out.`, { action: { label: 'Undo', onClick: () => void undo() } })
+        }}
       />
       <div className="col-span-2 col-start-2 min-w-0 border-b border-line/70 pb-1.5">
         {findings.length > 0 && (
@@ -129,7 +132,7 @@ export const StepRow = memo(function StepRow({
             ))}
           </ul>
         )}
-        {isOpen && <StepEditor part={part} step={step} number={number} reading={reading} />}
+        {isOpen && <StepEditor partId={partId} step={step} number={number} reading={reading} />}
       </div>
       {reading !== null && (
         <div className="max-lg:col-span-2 max-lg:col-start-2 max-lg:h-11 lg:col-start-4 lg:row-span-2 lg:row-start-1">
@@ -138,7 +141,7 @@ export const StepRow = memo(function StepRow({
       )}
     </li>
   )
-})
+}, sameProps)
 
 function Heading({ step, reading }: { step: Step; reading: StepReading | null }) {
   const facts = factsOf(step, reading)
@@ -226,7 +229,15 @@ function Figures({ partId, step, number, reading, isOpen, onToggle, onRemove }: 
         >
           <ChevronDown size={16} className={clsx('transition-transform', isOpen && 'rotate-180')} />
         </IconButton>
-        <IconButton label={`Take out step ${number}`} onClick={onRemove}>
+        <IconButton
+          label={`Take out step ${number}`}
+          data-act="remove"
+          onClick={(event) => {
+            const focus = neighbourFocus(event.currentTarget)
+            onRemove()
+            focus()
+          }}
+        >
           <X size={15} />
         </IconButton>
       </span>

@@ -1,7 +1,6 @@
 import type { Part, PartAssessment } from '@frijol/core/model'
-import { toast } from 'sonner'
 import { commands, keepPartAsFood, run } from '../../store'
-import { Button, Card, CardTitle, NumberField } from '../../ui'
+import { Button, Card, CardTitle, NumberField, toast } from '../../ui'
 
 const BASIS: Record<PartAssessment['cookedBasis'], string> = {
   weighed: 'weighed',

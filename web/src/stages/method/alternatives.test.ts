@@ -1,7 +1,7 @@
 import { assess } from '@frijol/core/assess'
 import { blankDish, blankPart, defaultKitchen, type Part } from '@frijol/core/model'
 import { stepFrom } from '@frijol/core/reading'
-import { lineFrom } from '@frijol/core/interchange'
+import { lineFrom } from '@frijol/core/measure'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { lineReader, loadKitchen, newId, useKitchenStore } from '../../store'
 import { swapped, swapsOf } from './alternatives'

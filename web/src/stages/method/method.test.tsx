@@ -4,17 +4,8 @@ import { render, screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { useState } from 'react'
 import { MemoryRouter } from 'react-router'
-import { afterEach, beforeEach, describe, expect, it } from 'vitest'
-import {
-  closeDish,
-  importText,
-  loadKitchen,
-  openDish,
-  undo,
-  useKitchenStore,
-  useOpenDish,
-  watchWeighings,
-} from '../../store'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { closeDish, importText, loadKitchen, openDish, undo, useKitchenStore, useOpenDish } from '../../store'
 import { ActionSlot } from '../../ui'
 import { MethodStage } from './index'
 
@@ -65,7 +56,6 @@ const step = (at: number) => {
 const open = (number: number) =>
   userEvent.click(screen.getByRole('button', { name: `Details of step ${number}` }))
 
-let stop: () => void
 beforeEach(async () => {
   await closeDish()
   await loadKitchen()
@@ -73,10 +63,8 @@ beforeEach(async () => {
   const read = await importText(RECIPE)
   if (!read.ok) throw new Error(read.issues[0]?.message)
   await openDish(read.value[0]?.id ?? '')
-  stop = watchWeighings()
   render(<Framed />)
 })
-afterEach(() => stop())
 
 describe('the steps', () => {
   it('show what is read, what is taken, and what the batch weighs', () => {
@@ -118,10 +106,8 @@ describe('adding a step', () => {
   })
 
   it('by its operation sets it by hand', async () => {
-    await userEvent.selectOptions(
-      screen.getByRole('combobox', { name: 'Add a step by its operation' }),
-      'Chill',
-    )
+    await userEvent.click(screen.getByRole('button', { name: 'or pick an operation' }))
+    await userEvent.type(await screen.findByPlaceholderText('Soak, simmer, press …'), 'chill{Enter}')
     expect(partNow().steps[3]).toMatchObject({ text: 'Chill.', operation: 'chill', byHand: ['operation'] })
   })
 

@@ -5,8 +5,8 @@ import { clsx } from 'clsx'
 import { GripVertical, X } from 'lucide-react'
 import { memo } from 'react'
 import { classColour } from '../../charts'
-import { askWhy, commands, run, useLibrary, withGrams } from '../../store'
-import { DragNumber, IconButton } from '../../ui'
+import { askWhy, commands, run, undo, useLibrary, withGrams } from '../../store'
+import { DragNumber, IconButton, neighbourFocus, sameProps, toast } from '../../ui'
 import { AmountCell } from './AmountCell'
 import { FoodCell } from './FoodCell'
 
@@ -40,7 +40,7 @@ export const LineRow = memo(function LineRow({ partId, line, reading, shareOfMos
     >
       <button
         type="button"
-        className="grid h-8 w-6 cursor-grab max-sm:row-span-2 touch-none place-items-center rounded text-edge hover:text-ink-2"
+        className="grid h-8 w-6 cursor-grab max-sm:row-span-2 touch-manipulation place-items-center rounded text-edge hover:text-ink-2"
         {...sortable.attributes}
         {...sortable.listeners}
         aria-label={`Move ${reading.name}`}
@@ -78,10 +78,16 @@ export const LineRow = memo(function LineRow({ partId, line, reading, shareOfMos
       <IconButton
         label={`Take out ${reading.name}`}
         className="max-sm:col-start-4 max-sm:row-start-2"
-        onClick={() => run(commands.removeLine(partId, line.id))}
+        data-act="remove"
+        onClick={(event) => {
+          const focus = neighbourFocus(event.currentTarget)
+          if (!run(commands.removeLine(partId, line.id))) return
+          toast(`${reading.name} is taken out.`, { action: { label: 'Undo', onClick: () => void undo() } })
+          focus()
+        }}
       >
         <X size={15} />
       </IconButton>
     </li>
   )
-})
+}, sameProps)

@@ -1,18 +1,11 @@
-import {
-  closestCenter,
-  DndContext,
-  type DragEndEvent,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core'
+import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core'
 import { restrictToVerticalAxis } from '@dnd-kit/modifiers'
-import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable'
+import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import type { Finding, LineReading, Part } from '@frijol/core/model'
 import { useCallback, useMemo } from 'react'
 import { isOfMethod } from '../../findings'
 import { commands, run } from '../../store'
+import { dragWords, useDragSensors } from '../../ui'
 import { LineRow } from './LineRow'
 
 const MODIFIERS = [restrictToVerticalAxis]
@@ -25,10 +18,7 @@ export interface LineTableProps {
 
 /** The formula of a part, one row a line, in an order that is changed by dragging or with the keyboard. */
 export function LineTable({ part, readings, findings }: LineTableProps) {
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  )
+  const sensors = useDragSensors()
   const byLine = useMemo(() => {
     const open = findings.filter(
       // What the method does wrong with a food is no fault of its amount: it is shown on the step.
@@ -50,6 +40,10 @@ export function LineTable({ part, readings, findings }: LineTableProps) {
     },
     [part.id, ids],
   )
+  const announcements = useMemo(
+    () => dragWords((id) => readings.find(({ lineId }) => lineId === id)?.name ?? 'the line'),
+    [readings],
+  )
   return (
     <>
       {part.lines.length > 0 && (
@@ -69,6 +63,7 @@ export function LineTable({ part, readings, findings }: LineTableProps) {
         sensors={sensors}
         collisionDetection={closestCenter}
         modifiers={MODIFIERS}
+        accessibility={{ announcements }}
         onDragEnd={dropped}
       >
         <SortableContext items={ids} strategy={verticalListSortingStrategy}>

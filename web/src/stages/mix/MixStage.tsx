@@ -6,6 +6,7 @@ import { Button, Card, HeaderActions } from '../../ui'
 import { AddLine } from './AddLine'
 import { LineTable } from './LineTable'
 import { Readings } from './Readings'
+import { ReadingsLine } from './ReadingsLine'
 import { ScaleSheet } from './ScaleSheet'
 
 /** Mix: if it is made like this, how close is it, and what is out of its window? */
@@ -18,7 +19,7 @@ export function MixStage() {
   const reading = part === undefined ? null : partOf(assessment, part.id)
   if (part === undefined || reading === null) return null
   return (
-    <div className="grid flex-1 items-start gap-4 pb-4 lg:grid-cols-[minmax(0,1fr)_minmax(380px,468px)]">
+    <div className="grid flex-1 items-start gap-4 pb-4 max-lg:pb-14 lg:grid-cols-[minmax(0,1fr)_minmax(380px,468px)]">
       <HeaderActions>
         <Button onClick={() => setScaling(true)}>Scale</Button>
       </HeaderActions>
@@ -28,13 +29,17 @@ export function MixStage() {
           parts={dish.parts}
           current={part.id}
           onChange={(id) => setParams({ part: id }, { replace: true })}
-        />
-        <div role="tabpanel" id="part-panel" aria-labelledby={`tab-${part.id}`}>
+        >
           <LineTable part={part} readings={reading.lines} findings={assessment.findings} />
           <AddLine partId={part.id} isEmpty={part.lines.length === 0} />
-        </div>
+        </PartTabs>
       </Card>
-      <Readings part={part} reading={reading} assessment={assessment} />
+      <div className="max-lg:hidden">
+        <Readings part={part} reading={reading} assessment={assessment} />
+      </div>
+      <ReadingsLine reading={reading}>
+        <Readings part={part} reading={reading} assessment={assessment} />
+      </ReadingsLine>
     </div>
   )
 }

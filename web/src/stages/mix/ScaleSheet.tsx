@@ -1,8 +1,8 @@
 import { scaleFactor, type ScaleTarget, type VesselId, VESSELS } from '@frijol/core/scale'
+import { RadioGroup } from 'radix-ui'
 import { useState } from 'react'
-import { toast } from 'sonner'
 import { commands, run, useDish, useKitchenStore, useLibrary, useScaled } from '../../store'
-import { Button, Field, NumberField, SelectInput, Sheet } from '../../ui'
+import { Button, Field, NumberField, SelectInput, Sheet, toast } from '../../ui'
 import { ScalePreview } from './ScalePreview'
 
 type Mode = ScaleTarget['to']
@@ -57,19 +57,21 @@ function Scale({ partId, onClose }: { partId: string; onClose: () => void }) {
   }
   return (
     <div className="grid gap-3">
-      <div role="radiogroup" aria-label="Scale to" className="flex flex-wrap gap-1.5">
+      <RadioGroup.Root
+        aria-label="Scale to"
+        className="flex flex-wrap gap-1.5"
+        value={mode}
+        onValueChange={(next) => {
+          const found = MODES.find(([id]) => id === next)
+          if (found !== undefined) choose(found[0])
+        }}
+      >
         {MODES.map(([id, label]) => (
-          <Button
-            key={id}
-            role="radio"
-            aria-checked={mode === id}
-            tone={mode === id ? 'primary' : 'plain'}
-            onClick={() => choose(id)}
-          >
-            {label}
-          </Button>
+          <RadioGroup.Item key={id} value={id} asChild>
+            <Button tone={mode === id ? 'primary' : 'plain'}>{label}</Button>
+          </RadioGroup.Item>
         ))}
-      </div>
+      </RadioGroup.Root>
       <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
         {mode === 'have' && <FoodChoice value={foodId} onChange={setFoodId} />}
         {mode === 'vessel' && (

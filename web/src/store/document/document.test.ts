@@ -12,7 +12,8 @@ import {
   type Saved,
 } from '../../data'
 import * as commands from '../commands'
-import { loadKitchen, useKitchenStore } from '../kitchen'
+import { useKitchenStore } from '../kitchen'
+import { loadKitchen } from '../load'
 import { typedLine } from '../lines'
 import { useRefusal } from './refusals'
 

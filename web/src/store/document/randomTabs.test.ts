@@ -4,7 +4,7 @@ import { beforeAll, expect, it, vi } from 'vitest'
 import { openTab, standInForTabs, type Tab } from '../../../test/tabs'
 import { addDishes, dishRepository, removeDish } from '../../data'
 import * as commands from '../commands'
-import { loadKitchen } from '../kitchen'
+import { loadKitchen } from '../load'
 import { typedLine } from '../lines'
 
 standInForTabs()

@@ -1,0 +1,38 @@
+import { assess, nextAct } from '@frijol/core/assess'
+import { indexFoods } from '@frijol/core/measure'
+import type { Assessment } from '@frijol/core/model'
+import { useAssessed } from './assessed'
+import { type Engine, useKitchenStore } from './kitchen'
+import { useOpenDish } from './openDish'
+import { watchWeighings } from './weighings'
+
+export const engine: Engine = { assess, nextAct, indexFoods }
+
+/** Keeps the assessment of the open dish in step with the dish, the library and the kitchen. */
+function follow(): void {
+  const dish = useOpenDish.getState().value
+  const { library, kitchen } = useKitchenStore.getState()
+  const now = useAssessed.getState()
+  if (dish === null || library === null) {
+    if (now.dish !== null) useAssessed.setState({ dish: null, assessment: null })
+    return
+  }
+  const assessment: Assessment = assess(dish, library, kitchen)
+  if (dish !== now.dish || assessment !== now.assessment) useAssessed.setState({ dish, assessment })
+}
+
+let isStarted = false
+/** Called once, when the library is there. */
+export function startEngine(): void {
+  if (!isStarted) {
+    isStarted = true
+    useOpenDish.subscribe((state, before) => {
+      if (state.value !== before.value) follow()
+    })
+    useKitchenStore.subscribe((state, before) => {
+      if (state.library !== before.library || state.kitchen !== before.kitchen) follow()
+    })
+    watchWeighings()
+  }
+  follow()
+}

@@ -1,0 +1,60 @@
+import type { Ingredient, Library } from '@frijol/core/model'
+import { withOwn } from '@frijol/library/from'
+import { type OwnFoods, readOwnFoods, watchOwnFoods } from '../data'
+import { fetchLibrary } from './fetchLibrary'
+import { type Engine, openKitchen, useKitchenStore } from './kitchen'
+
+const foodsKey = (own: readonly Ingredient[]): string => JSON.stringify(own)
+/** What the library is made of, once it has arrived. */
+let shipped: { library: Library; engine: Engine } | null = null
+
+/** Sets the library of the shipped foods and one's own. */
+function takeFoods({ own, bad }: OwnFoods): void {
+  const state = useKitchenStore.getState()
+  if (shipped === null) return
+  if (state.library !== null && foodsKey(own) === foodsKey(state.own) && bad.length === state.badFoods.length)
+    return
+  const { engine } = shipped
+  const library = withOwn(shipped.library, own)
+  const { kitchen } = state
+  const index = engine.indexFoods(library.ingredients.values(), kitchen.names)
+  useKitchenStore.setState({
+    own,
+    badFoods: bad,
+    library,
+    engine,
+    reader: { index, ingredients: library.ingredients, kitchen },
+  })
+}
+
+let stopFollowing: (() => void) | undefined
+
+/** Resolves when library and engine are there. */
+export function benchReady(): Promise<void> {
+  if (useKitchenStore.getState().engine !== null) return Promise.resolve()
+  return new Promise((resolve) => {
+    const stop = useKitchenStore.subscribe(({ engine }) => {
+      if (engine === null) return
+      stop()
+      resolve()
+    })
+  })
+}
+
+/** Loads the kitchen, the library and the engine, and follows what is kept here. Called once at the start. */
+export async function loadKitchen(): Promise<void> {
+  const [library, { engine, startEngine }, foods] = await Promise.all([
+    fetchLibrary(),
+    import('./engine'),
+    readOwnFoods(),
+    openKitchen(),
+  ])
+  shipped = { library, engine }
+  takeFoods(foods)
+  startEngine()
+  stopFollowing?.()
+  stopFollowing = watchOwnFoods(takeFoods)
+}
+
+/** Reads one's own foods again, as after one was kept here: the screen need not wait for the news of it. */
+export const refreshFoods = async (): Promise<void> => takeFoods(await readOwnFoods())

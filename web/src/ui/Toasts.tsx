@@ -1,0 +1,16 @@
+import { useEffect } from 'react'
+import { toast as show, Toaster } from 'sonner'
+import { takeTold } from './told'
+
+/** The messages themselves. `count` grows with each that waits. */
+export function Toasts({ count }: { count: number }) {
+  useEffect(() => {
+    for (const { words, options } of takeTold()) show(words, options)
+  }, [count])
+  return (
+    <Toaster
+      position="bottom-center"
+      toastOptions={{ style: { background: 'var(--color-ink)', color: 'var(--color-paper)', border: 0 } }}
+    />
+  )
+}
