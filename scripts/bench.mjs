@@ -15,5 +15,6 @@ if (!process.argv.includes('--core')) {
   ensureBrowser()
   if (run(process.execPath, [bin('vite/bin/vite.js'), 'build', 'web', '--logLevel', 'warn']) !== 0)
     die('The build failed.')
-  if (run(process.execPath, ['scripts/bench/browser.mjs']) !== 0) die('The browser bench failed.')
+  for (const script of ['browser', 'documents'])
+    if (run(process.execPath, [`scripts/bench/${script}.mjs`]) !== 0) die('The browser bench failed.')
 }

@@ -22,6 +22,7 @@ export default defineConfig({
         icons: [{ src: '/seed.svg', sizes: 'any', type: 'image/svg+xml' }],
       },
       workbox: {
+        importScripts: ['/sw-routes.js'],
         globPatterns: ['**/*.{js,css,html,woff2,svg,json}'],
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api\//],
@@ -48,6 +49,14 @@ export default defineConfig({
               test: /node_modules[\\/](@radix-ui|radix-ui|@floating-ui|react-remove-scroll)[\\/]/,
               priority: 1,
             },
+            {
+              name: 'model',
+              test: /[\\/]core[\\/]src[\\/]model[\\/]|node_modules[\\/]zod[\\/]/,
+              priority: 3,
+            },
+            // What works dishes out is one chunk: it is always needed whole, and many small ones cost more.
+            { name: 'engine', test: /[\\/]core[\\/]src[\\/](?!model|interchange)/, priority: 1 },
+            { name: 'ui', test: /[\\/]web[\\/]src[\\/](ui|charts)[\\/](?!FinderList|Toasts)/ },
           ],
         },
       },

@@ -1,4 +1,13 @@
 export { assess } from './assess'
+export {
+  compare,
+  type ComparedFigure,
+  type ComparedLine,
+  type ComparedStep,
+  type Comparison,
+  type Pair,
+  type Worked,
+} from './compare'
 export { explain } from './explain'
 export type { Asked, Explained, Explanation, PortionFigure } from './explanation'
 export { leversOf, pulled } from './explainReading'

@@ -2,10 +2,12 @@ import { useEffect, useState } from 'react'
 import { createBrowserRouter } from 'react-router'
 import { RouterProvider } from 'react-router/dom'
 import {
+  fetchBench,
   flushKitchenOnLeave,
   flushOnLeave,
   holdTab,
   loadKitchen,
+  openDish,
   openDemoOnFirstStart,
   openKitchen,
   openKitchenStorage,
@@ -58,6 +60,12 @@ const router = createBrowserRouter([
 
 const isRecovery = (): boolean => window.location.pathname === '/recovery'
 
+/** Begins to open the dish that the address names, before its screen has arrived. */
+async function openDishOfAddress(): Promise<void> {
+  const id = /^\/dish\/([^/]+)\//.exec(window.location.pathname)?.[1]
+  if (id !== undefined) await openDish(decodeURIComponent(id))
+}
+
 /** What was done here is saved when the page is hidden or left. */
 function useSavingOnLeave(): void {
   useEffect(() => {
@@ -84,11 +92,13 @@ export function App() {
   useEffect(() => {
     const start = async () => {
       holdTab()
+      // What takes longest begins first; it is waited for where it is needed.
+      if (!isRecovery()) fetchBench().catch(() => undefined)
       await openKitchenStorage()
       // The recovery page needs no kitchen: the kitchen may be what is damaged.
       if (!isRecovery()) {
         await openDemoOnFirstStart()
-        await openKitchen()
+        await Promise.all([openKitchen(), openDishOfAddress()])
       }
       setState('ready')
       if (!isRecovery()) await loadKitchen()

@@ -1,12 +1,13 @@
 import { assess, nextAct } from '@frijol/core/assess'
 import { indexFoods } from '@frijol/core/measure'
 import type { Assessment } from '@frijol/core/model'
+import { libraryFrom, withOwn } from '@frijol/library/from'
 import { useAssessed } from './assessed'
 import { type Engine, useKitchenStore } from './kitchen'
 import { useOpenDish } from './openDish'
 import { watchWeighings } from './weighings'
 
-export const engine: Engine = { assess, nextAct, indexFoods }
+export const engine: Engine = { assess, nextAct, indexFoods, libraryFrom, withOwn }
 
 /** Keeps the assessment of the open dish in step with the dish, the library and the kitchen. */
 function follow(): void {

@@ -30,7 +30,7 @@ export {
   useKitchenStore,
   useLibrary,
 } from './kitchen'
-export { loadKitchen } from './load'
+export { fetchBench, loadKitchen } from './load'
 export { nudged, pastedLines, rereadLine, typedLine, typedLines, withAmountText, withGrams } from './lines'
 export { partOf, useAssessed, useAssessment, useDish } from './assessed'
 export { useExplanation } from './selectors'
@@ -53,7 +53,7 @@ export {
   useShelf,
   useShelved,
 } from './shelf'
-export { keepTrial, useTrials } from './trials'
+export { keepTrial, useTrials, useWorked } from './trials'
 export { type BadRow as DamagedEntry, isPersisted } from '../data'
 export { holdTab, newId } from './ids'
 export { askWhy, useWhy } from './why'

@@ -1,6 +1,7 @@
 import type { assess, nextAct } from '@frijol/core/assess'
 import type { indexFoods, LineReader } from '@frijol/core/measure'
 import { defaultKitchen, type Ingredient, Kitchen, type Library, type OperationId } from '@frijol/core/model'
+import type { libraryFrom, withOwn } from '@frijol/library/from'
 import { original } from 'immer'
 import { create } from 'zustand'
 import { type BadRow, KITCHEN_ID, kitchenRepository, openStorage, type StorageKind } from '../data'
@@ -11,6 +12,8 @@ export interface Engine {
   readonly assess: typeof assess
   readonly nextAct: typeof nextAct
   readonly indexFoods: typeof indexFoods
+  readonly libraryFrom: typeof libraryFrom
+  readonly withOwn: typeof withOwn
 }
 
 interface KitchenState {

@@ -1,5 +1,4 @@
 import type { Ingredient, Library } from '@frijol/core/model'
-import { withOwn } from '@frijol/library/from'
 import { type OwnFoods, readOwnFoods, watchOwnFoods } from '../data'
 import { fetchLibrary } from './fetchLibrary'
 import { type Engine, openKitchen, useKitchenStore } from './kitchen'
@@ -15,7 +14,7 @@ function takeFoods({ own, bad }: OwnFoods): void {
   if (state.library !== null && foodsKey(own) === foodsKey(state.own) && bad.length === state.badFoods.length)
     return
   const { engine } = shipped
-  const library = withOwn(shipped.library, own)
+  const library = engine.withOwn(shipped.library, own)
   const { kitchen } = state
   const index = engine.indexFoods(library.ingredients.values(), kitchen.names)
   useKitchenStore.setState({
@@ -41,11 +40,18 @@ export function benchReady(): Promise<void> {
   })
 }
 
+let arrived: { library: Library; engine: Engine } | null = null
+/** Begins to fetch library and engine; the storage need not be open for it. */
+export async function fetchBench() {
+  const [content, { engine, startEngine }] = await Promise.all([fetchLibrary(), import('./engine')])
+  arrived ??= { library: engine.libraryFrom(content), engine }
+  return { ...arrived, startEngine }
+}
+
 /** Loads the kitchen, the library and the engine, and follows what is kept here. Called once at the start. */
 export async function loadKitchen(): Promise<void> {
-  const [library, { engine, startEngine }, foods] = await Promise.all([
-    fetchLibrary(),
-    import('./engine'),
+  const [{ library, engine, startEngine }, foods] = await Promise.all([
+    fetchBench(),
     readOwnFoods(),
     openKitchen(),
   ])

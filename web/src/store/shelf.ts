@@ -149,7 +149,7 @@ function hasStarted(): boolean {
 
 /** On a first start that asks for it, the demo kitchen is opened. */
 export async function openDemoOnFirstStart(): Promise<void> {
-  if ((await countDishes()) > 0 || hasStarted()) return
+  if (hasStarted() || (await countDishes()) > 0) return
   const health = await fetch('/api/health')
     .then((response) => (response.ok ? (response.json() as Promise<unknown>) : null))
     .catch(() => null)

@@ -1,8 +1,10 @@
-import type { Trial } from '@frijol/core/model'
-import { useEffect, useState } from 'react'
+import type { Worked } from '@frijol/core/assess'
+import type { Dish, Trial } from '@frijol/core/model'
+import { useEffect, useMemo, useState } from 'react'
 import { type ReadTrials, readTrials, watchTrials } from '../data'
 import { startNextTrial } from './commands'
 import { newId, nowIso } from './ids'
+import { useKitchenStore } from './kitchen'
 import { flush, run, useOpenDish } from './openDish'
 
 const NONE: ReadTrials = { trials: [], bad: [] }
@@ -12,6 +14,26 @@ export function useTrials(dishId: string): ReadTrials {
   const [read, setRead] = useState(NONE)
   useEffect(() => watchTrials(dishId, setRead), [dishId])
   return read
+}
+
+/** A trial as the dish that it was. */
+const dishOfTrial = (dish: Dish, { parts, aim, written, number, fromNumber }: Trial): Dish => ({
+  ...dish,
+  parts,
+  aim,
+  written,
+  trial: { number, fromNumber },
+  settled: [],
+})
+
+/** What a dish, or one of its trials, comes to; null until the engine is there, or without a dish. */
+export function useWorked(dish: Dish | null, trial: Trial | null): Worked | null {
+  const { engine, library, kitchen } = useKitchenStore()
+  return useMemo(() => {
+    if (engine === null || library === null || dish === null) return null
+    const shown = trial === null ? dish : dishOfTrial(dish, trial)
+    return { dish: shown, assessment: engine.assess(shown, library, kitchen) }
+  }, [engine, library, kitchen, dish, trial])
 }
 
 /**

@@ -64,7 +64,7 @@ export const StepRow = memo(function StepRow({
       }}
       className={clsx(
         STEP_GRID,
-        'group bg-paper px-2 focus-within:bg-oat/60',
+        'far-row group bg-paper px-2 focus-within:bg-oat/60',
         isTarget && 'bg-aubergine-soft/60',
         isDragging && 'relative z-10 shadow-lg',
       )}

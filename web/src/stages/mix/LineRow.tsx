@@ -34,7 +34,7 @@ export const LineRow = memo(function LineRow({ partId, line, reading, shareOfMos
         transition: sortable.transition,
       }}
       className={clsx(
-        'grid min-h-[41px] grid-cols-[24px_112px_92px_minmax(0,1fr)_84px_28px] items-center gap-1 border-b border-line/60 bg-paper px-2 focus-within:bg-oat max-sm:grid-cols-[24px_minmax(0,1fr)_84px_28px] max-sm:py-1',
+        'far-row grid min-h-[41px] [contain-intrinsic-size:auto_41px] grid-cols-[24px_112px_92px_minmax(0,1fr)_84px_28px] items-center gap-1 border-b border-line/60 bg-paper px-2 focus-within:bg-oat max-sm:grid-cols-[24px_minmax(0,1fr)_84px_28px] max-sm:py-1',
         sortable.isDragging && 'relative z-10 shadow-lg',
       )}
     >

@@ -1,0 +1,2 @@
+export { CompareView } from './CompareView'
+export { DishView } from './DishView'
