@@ -104,20 +104,58 @@ module.exports = {
     {
       name: 'stages-no-storage',
       severity: 'error',
-      from: { path: '^web/src/(stages|pantry|kitchen|dishes|ui|charts|app)/' },
-      to: { path: ['^web/src/data/', 'node_modules/dexie'] },
+      from: { path: '^web/src/(stages|pantry|kitchen|dishes|parts|findings|view|ui|charts|app)/' },
+      to: { path: ['^web/src/(data|workers)/', 'node_modules/(dexie|comlink)/'] },
+    },
+    {
+      name: 'shared-views-below-screens',
+      comment: 'what several screens show (parts, findings, view) knows none of them',
+      severity: 'error',
+      from: { path: '^web/src/(parts|findings|view)/' },
+      to: { path: '^web/src/(stages|pantry|kitchen|dishes|app)/' },
+    },
+    {
+      name: 'views-take-what-they-show',
+      comment: 'a view shows any dish or trial that it is given: it reads no open dish',
+      severity: 'error',
+      from: { path: '^web/src/view/' },
+      to: { path: '^web/src/(store|data|parts|findings)/' },
+    },
+    {
+      name: 'screens-apart',
+      severity: 'error',
+      from: { path: '^web/src/(pantry|kitchen|dishes)/' },
+      to: { path: '^web/src/(stages|pantry|kitchen|dishes|app)/', pathNot: '^web/src/$1/' },
+    },
+    {
+      name: 'workers-stand-apart',
+      comment: 'a job takes and gives plain data; it sees no store',
+      severity: 'error',
+      from: { path: '^web/src/workers/' },
+      to: { path: '^web/src/(store|stages|pantry|kitchen|dishes|parts|findings|view|app|ui|charts)/' },
+    },
+    {
+      name: 'echarts-behind-charts',
+      severity: 'error',
+      from: { path: '^web/src/', pathNot: '^web/src/charts/' },
+      to: { path: 'node_modules/echarts/' },
     },
     {
       name: 'ui-knows-no-food',
       severity: 'error',
       from: { path: '^web/src/(ui|charts)/' },
-      to: { path: ['^web/src/(stages|store|data|pantry|kitchen|dishes|app)/', '^(core|library)/'] },
+      to: {
+        path: [
+          '^web/src/(stages|store|data|workers|pantry|kitchen|dishes|parts|findings|view|app)/',
+          '^(core|library)/',
+        ],
+      },
     },
     {
       name: 'store-below-screens',
       severity: 'error',
       from: { path: '^web/src/(store|data|workers)/' },
-      to: { path: '^web/src/(stages|pantry|kitchen|dishes|app|ui|charts)/' },
+      to: { path: '^web/src/(stages|pantry|kitchen|dishes|parts|findings|view|app|ui|charts)/' },
     },
   ],
   options: {

@@ -1,9 +1,18 @@
+import { createRequire } from 'node:module'
 import tailwindcss from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
 import { defineConfig } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
 
+const { resolve } = createRequire(import.meta.url)
+
 export default defineConfig({
+  resolve: {
+    alias: {
+      // Its build for pages asks the document; a worker has none.
+      'decode-named-character-reference': resolve('decode-named-character-reference'),
+    },
+  },
   plugins: [
     react(),
     tailwindcss(),

@@ -1,8 +1,6 @@
-import type { ResolvedLine } from '../composition'
 import { formatAmount, formatGrams, formatSpread } from '../measure'
-import type { Composition, Dish, Kitchen, Library } from '../model'
-import { ENERGY_KCAL_PER_G } from '../nutrition'
-import { assess } from './assess'
+import type { Dish, Kitchen, Library } from '../model'
+import { contributorsOf } from './contributors'
 import type { Asked, Explanation, PortionFigure } from './explanation'
 import { explainReading } from './explainReading'
 import { explainStep } from './explainStep'
@@ -45,44 +43,6 @@ function explainLine(work: PartWork, lineId: string): Explanation | null {
   }
 }
 
-const UNITS: Record<PortionFigure, string> = {
-  proteinG: 'g',
-  fatG: 'g',
-  saturatedFatG: 'g',
-  carbohydrateG: 'g',
-  fibreG: 'g',
-  sodiumMg: 'mg',
-  energyKcal: 'kcal',
-  cost: '',
-}
-
-function energyPer100g(c: Composition): number {
-  const e = ENERGY_KCAL_PER_G
-  return (
-    (c.proteinG ?? 0) * e.protein +
-    (c.fatG ?? 0) * e.fat +
-    (c.carbohydrateG ?? 0) * e.carbohydrate +
-    (c.fibreG ?? 0) * e.fibre +
-    (c.alcoholG ?? 0) * e.alcohol +
-    (c.organicAcidG ?? 0) * e.organicAcid
-  )
-}
-
-function contribution(
-  { food, mass }: ResolvedLine,
-  nutrient: PortionFigure,
-  kitchen: Kitchen,
-): number | null {
-  if (food === null || mass === null) return null
-  if (nutrient === 'cost') {
-    const price = kitchen.prices.find(({ ingredientId }) => ingredientId === food.id)
-    return price === undefined ? null : (price.price * mass.value) / price.perG
-  }
-  if (nutrient === 'energyKcal') return (energyPer100g(food.per100g) * mass.value) / 100
-  const per100g = food.per100g[nutrient]
-  return per100g === null ? null : (per100g * mass.value) / 100
-}
-
 function explainPortion(
   dish: Dish,
   works: readonly PartWork[],
@@ -91,19 +51,13 @@ function explainPortion(
   kitchen: Kitchen,
 ): Explanation {
   const { portions } = dish.aim
-  const rows = works
-    .flatMap(({ lines }) => lines)
-    .flatMap((line) => {
-      const value = contribution(line, nutrient, kitchen)
-      return value === null || line.food === null
-        ? []
-        : [{ line, name: line.food.name, source: line.food.source, each: value / portions }]
-    })
-    .sort((a, b) => b.each - a.each)
-  const total = rows.reduce((sum, { each }) => sum + each, 0)
-  const served = assess(dish, library, kitchen).perPortion[nutrient] ?? total
-  const left = total - served
-  const unit = nutrient === 'cost' ? kitchen.currency : UNITS[nutrient]
+  const {
+    rows,
+    servedEach: served,
+    leftEach: left,
+    unit,
+  } = contributorsOf(dish, works, nutrient, library, kitchen)
+  const total = served + left
   return {
     title: `${round(served)} ${unit} a portion`,
     equation: `sum over the lines of mass × value per 100 g, ÷ ${portions} portions; less what is drained, pressed or left behind`,

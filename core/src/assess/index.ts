@@ -8,6 +8,7 @@ export {
   type Pair,
   type Worked,
 } from './compare'
+export { type Contributor, contributors, type Contributors } from './contributors'
 export { explain } from './explain'
 export type { Asked, Explained, Explanation, PortionFigure } from './explanation'
 export { leversOf, pulled } from './explainReading'

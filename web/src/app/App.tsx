@@ -18,6 +18,7 @@ import { NeedsBench } from './NeedsBench'
 import { keepBuild } from './newBuild'
 import { NotFound } from './NotFound'
 import { Shell } from './Shell'
+import { STAGES } from './stages'
 
 const router = createBrowserRouter([
   { path: '/recovery', lazy: async () => ({ Component: (await import('./Recovery')).Recovery }) },
@@ -36,16 +37,9 @@ const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('./DishLayout')).DishLayout }),
             errorElement: <RouteError />,
             children: [
-              { path: 'aim', lazy: async () => ({ Component: (await import('../stages/aim')).AimStage }) },
-              { path: 'mix', lazy: async () => ({ Component: (await import('../stages/mix')).MixStage }) },
-              {
-                path: 'method',
-                lazy: async () => ({ Component: (await import('../stages/method')).MethodStage }),
-              },
-              {
-                path: 'share',
-                lazy: async () => ({ Component: (await import('../stages/share')).ShareStage }),
-              },
+              ...STAGES.flatMap(({ id, load }) =>
+                load === null ? [] : [{ path: id, lazy: async () => ({ Component: await load() }) }],
+              ),
               { path: '*', element: <NotFound /> },
             ],
           },

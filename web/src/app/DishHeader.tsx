@@ -2,9 +2,8 @@ import { useState } from 'react'
 import { useLocation, useSearchParams } from 'react-router'
 import { commands, run, useDish, useLibrary } from '../store'
 import { Chip } from '../ui'
+import { stageOf } from './stages'
 import { TrialSheet } from './TrialSheet'
-
-const STAGES_OF_PARTS = /\/(?:mix|method)$/
 
 export interface DishHeaderProps {
   /** Called with the element that stages put their actions into. */
@@ -18,7 +17,7 @@ export function DishHeader({ onSlot }: DishHeaderProps) {
   const [params] = useSearchParams()
   const { pathname } = useLocation()
   const [isOpen, setOpen] = useState(false)
-  const isOfPart = STAGES_OF_PARTS.test(pathname)
+  const isOfPart = stageOf(pathname)?.isOfPart === true
   const part = dish.parts.find(({ id }) => id === params.get('part')) ?? dish.parts[0]
   const original = part?.originalId == null ? null : library.originals.get(part.originalId)
   const { number, fromNumber } = dish.trial

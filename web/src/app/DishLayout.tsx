@@ -5,10 +5,9 @@ import { ActionSlot } from '../ui'
 import { Counter } from './Counter'
 import { DishHeader } from './DishHeader'
 import { NotFound } from './NotFound'
+import { stageOf } from './stages'
 
 const WhySheet = lazy(async () => ({ default: (await import('./WhySheet')).WhySheet }))
-
-const WITH_COUNTER = /\/(?:mix|method)$/
 
 /** Opens the dish of the address, keeps watch on other tabs, and frames its stages. */
 export function DishLayout() {
@@ -30,7 +29,7 @@ export function DishLayout() {
       </p>
     )
   }
-  const hasCounter = WITH_COUNTER.test(pathname)
+  const hasCounter = stageOf(pathname)?.hasCounter === true
   return (
     <ActionSlot value={slot}>
       <div className="flex min-h-dvh flex-col gap-3 py-4 pr-5 pl-1.5 pb-0 max-md:px-3 max-md:pt-3 print:p-0">

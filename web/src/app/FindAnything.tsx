@@ -24,7 +24,7 @@ function Search({ onClose }: { onClose: () => void }) {
     onClose()
     void navigate(path)
   }
-  const stages = dishId === null ? [] : STAGES.filter(({ isBuilt }) => isBuilt)
+  const stages = dishId === null ? [] : STAGES.filter(({ load }) => load !== null)
   return (
     <Finder
       label="Find anything"

@@ -46,9 +46,9 @@ export function Pod({ onKeys }: { onKeys: () => void }) {
         frijol
       </NavLink>
       <ol className="m-0 flex w-16 flex-1 list-none flex-col items-center justify-between rounded-[32px] bg-mung-soft py-2 ps-0 shadow-[inset_0_0_0_1.5px_var(--color-mung-line)] max-md:w-auto max-md:flex-row max-md:px-1 max-md:py-0.5">
-        {STAGES.map(({ id, label, isBuilt }) => (
-          <li key={id} className={clsx('max-md:flex max-md:flex-1', !isBuilt && 'max-md:hidden')}>
-            {dishId !== null && isBuilt ? (
+        {STAGES.map(({ id, label, load }) => (
+          <li key={id} className={clsx('max-md:flex max-md:flex-1', load === null && 'max-md:hidden')}>
+            {dishId !== null && load !== null ? (
               <NavLink
                 to={`/dish/${dishId}/${id}`}
                 className={({ isActive }) =>
@@ -74,12 +74,14 @@ export function Pod({ onKeys }: { onKeys: () => void }) {
             ) : (
               <span
                 className={clsx(SEED, 'text-center text-mung-deep')}
-                title={isBuilt ? 'Open a dish first' : 'Comes in a later version'}
+                title={load !== null ? 'Open a dish first' : 'Comes in a later version'}
               >
                 <span>
                   <Mark className="bg-transparent shadow-[inset_0_0_0_1.5px_var(--color-mung-line)]" />
                   {label}
-                  <span className="sr-only">{isBuilt ? ', open a dish first' : ', not in this version'}</span>
+                  <span className="sr-only">
+                    {load !== null ? ', open a dish first' : ', not in this version'}
+                  </span>
                 </span>
               </span>
             )}

@@ -1,10 +1,11 @@
+import { clsx } from 'clsx'
 import { lazy, Suspense, useEffect, useState } from 'react'
 import { Outlet, useLocation, useNavigate } from 'react-router'
 import { closeDish, useOpenDish } from '../store'
 import { isSheetOpen, isTyping, setSingleKeys, Sheet, toast, useShortcut, useSingleKeys } from '../ui'
 import { Pod } from './Pod'
 import { SaveBar, useScreenDocument } from './SaveBar'
-import { STAGES } from './stages'
+import { STAGES, stageOf } from './stages'
 import { Troubles } from './Troubles'
 
 const FindAnything = lazy(async () => ({ default: (await import('./FindAnything')).FindAnything }))
@@ -26,6 +27,7 @@ export function Shell() {
   const hasSingleKeys = useSingleKeys((state) => state.isOn)
   const location = useLocation()
   const dishId = useOpenDish((state) => state.value?.id ?? null)
+  const hasCounter = stageOf(location.pathname)?.hasCounter === true
   const isInDish = location.pathname.startsWith('/dish/')
 
   useEffect(() => {
@@ -52,7 +54,7 @@ export function Shell() {
       const stage = STAGES[Number(event.code.at(-1)) - 1]
       if (stage === undefined) return
       event.preventDefault()
-      if (stage.isBuilt) void navigate(`/dish/${dishId}/${stage.id}`)
+      if (stage.load !== null) void navigate(`/dish/${dishId}/${stage.id}`)
       else toast(`${stage.label} comes in a later version.`)
     }
     document.addEventListener('keydown', pressed)
@@ -68,7 +70,11 @@ export function Shell() {
         Skip to the page
       </a>
       <Pod onKeys={() => setOpen('keys')} />
-      <main id="page" tabIndex={-1} className="min-w-0 outline-none pb-16 print:pb-0">
+      <main
+        id="page"
+        tabIndex={-1}
+        className={clsx('min-w-0 outline-none', !hasCounter && 'pb-16 print:pb-0')}
+      >
         <Troubles />
         <Outlet />
       </main>

@@ -1,26 +1,37 @@
 import type { Assessment, Dish } from '@frijol/core/model'
+import type { ComponentType } from 'react'
 
 export interface StageEntry {
   id: string
   label: string
-  /** False for the stages that later versions bring: they are shown, and lead nowhere yet. */
-  isBuilt: boolean
+  /** Fetches its screen; null for the stages that later versions bring: they are shown, and lead nowhere yet. */
+  load: (() => Promise<ComponentType>) | null
+  /** Whether it shows one part at a time. */
+  isOfPart: boolean
+  /** Whether the counter with the totals stays under it. */
+  hasCounter: boolean
   /** Whether the stage has what it needs. */
   isReady: (dish: Dish, assessment: Assessment) => boolean
 }
 
-/** The loop, in the order in which people work. */
+const plain = { isOfPart: false, hasCounter: false } as const
+const later = { ...plain, load: null, isReady: () => false } as const
+
+/** The loop, in the order in which people work. Everything that a stage needs of the frame stands here. */
 export const STAGES: readonly StageEntry[] = [
   {
+    ...plain,
     id: 'aim',
     label: 'Aim',
-    isBuilt: true,
+    load: async () => (await import('../stages/aim')).AimStage,
     isReady: ({ parts }) => parts.some(({ originalId }) => originalId !== null),
   },
   {
     id: 'mix',
     label: 'Mix',
-    isBuilt: true,
+    load: async () => (await import('../stages/mix')).MixStage,
+    isOfPart: true,
+    hasCounter: true,
     isReady: (_dish, { parts }) => {
       const lines = parts.flatMap((part) => part.lines)
       return lines.length > 0 && lines.every(({ massG, foodId }) => massG !== null && foodId !== null)
@@ -29,18 +40,27 @@ export const STAGES: readonly StageEntry[] = [
   {
     id: 'method',
     label: 'Method',
-    isBuilt: true,
+    load: async () => (await import('../stages/method')).MethodStage,
+    isOfPart: true,
+    hasCounter: true,
     isReady: ({ parts }) => parts.length > 0 && parts.every(({ steps }) => steps.length > 0),
   },
-  { id: 'cook', label: 'Cook', isBuilt: false, isReady: () => false },
-  { id: 'taste', label: 'Taste', isBuilt: false, isReady: () => false },
-  { id: 'learn', label: 'Learn', isBuilt: false, isReady: () => false },
+  { ...later, id: 'cook', label: 'Cook' },
+  { ...later, id: 'taste', label: 'Taste' },
+  { ...later, id: 'learn', label: 'Learn' },
   {
+    ...plain,
     id: 'share',
     label: 'Share',
-    isBuilt: true,
+    load: async () => (await import('../stages/share')).ShareStage,
     isReady: (_dish, { perPortion, findings }) =>
       perPortion.energyKcal !== null &&
       !findings.some(({ severity, settled }) => severity === 'stop' && settled === null),
   },
 ]
+
+/** The stage that an address shows; null outside a dish. */
+export function stageOf(pathname: string): StageEntry | null {
+  const id = /^\/dish\/[^/]+\/([^/]+)/.exec(pathname)?.[1]
+  return STAGES.find((stage) => stage.id === id) ?? null
+}

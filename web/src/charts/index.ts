@@ -1,1 +1,3 @@
+export { BarChart } from './BarChart'
+export type { Bar } from './bars'
 export { classColour } from './classColour'

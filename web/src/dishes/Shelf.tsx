@@ -1,9 +1,10 @@
 import type { Dish, Result } from '@frijol/core/model'
 import { type DragEvent, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
-import { addBlankDish, importFile, openDemoKitchen, useShelf } from '../store'
+import { addBlankDish, importFile, isRecipeFile, openDemoKitchen, useShelf } from '../store'
 import { Button, Empty } from '../ui'
 import { ShelfPlace } from './DishCard'
+import { ImportMany } from './ImportMany'
 import { PasteRecipe } from './PasteRecipe'
 
 const ACCEPTED =
@@ -15,7 +16,9 @@ export function Shelf() {
   const navigate = useNavigate()
   const [fault, setFault] = useState<string | null>(null)
   const [isPasting, setPasting] = useState(false)
+  const [many, setMany] = useState<readonly File[] | null>(null)
   const file = useRef<HTMLInputElement>(null)
+  const folder = useRef<HTMLInputElement>(null)
 
   const opened = (result: Result<Dish[]>) => {
     if (!result.ok) {
@@ -28,12 +31,21 @@ export function Shelf() {
     if (first !== undefined)
       void navigate(`/dish/${first.id}/${first.written.length > 0 ? 'method?as=written' : 'mix'}`)
   }
-  const openFile = async (chosen: File | undefined) => {
-    if (chosen !== undefined) opened(await importFile(chosen))
+  /** One file is opened; many are read beside the screen, those that are recipes by their names. */
+  const openFiles = async (chosen: readonly File[]) => {
+    const [first, ...more] = chosen
+    if (first === undefined) return
+    if (more.length === 0) {
+      opened(await importFile(first))
+      return
+    }
+    const recipes = chosen.filter(({ name }) => isRecipeFile(name))
+    if (recipes.length === 0) setFault('None of these files is a recipe by its name. Nothing was changed.')
+    else setMany(recipes)
   }
   const drop = (event: DragEvent) => {
     event.preventDefault()
-    void openFile(event.dataTransfer.files[0])
+    void openFiles([...event.dataTransfer.files])
   }
   const start = async () => void navigate(`/dish/${await addBlankDish('New dish')}/mix`)
 
@@ -54,12 +66,27 @@ export function Shelf() {
           <input
             ref={file}
             type="file"
+            multiple
             accept={ACCEPTED}
             aria-label="Recipe file"
             className="sr-only"
             tabIndex={-1}
             onChange={(event) => {
-              void openFile(event.target.files?.[0])
+              void openFiles([...(event.target.files ?? [])])
+              event.target.value = ''
+            }}
+          />
+          <Button onClick={() => folder.current?.click()}>Open a folder</Button>
+          <input
+            ref={folder}
+            type="file"
+            multiple
+            webkitdirectory=""
+            aria-label="Recipe folder"
+            className="sr-only"
+            tabIndex={-1}
+            onChange={(event) => {
+              void openFiles([...(event.target.files ?? [])])
               event.target.value = ''
             }}
           />
@@ -100,6 +127,7 @@ export function Shelf() {
           up to 20 MB.
         </p>
       )}
+      {many !== null && <ImportMany files={many} onClose={() => setMany(null)} />}
       <PasteRecipe isOpen={isPasting} onClose={() => setPasting(false)} onOpened={opened} />
     </div>
   )

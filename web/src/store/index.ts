@@ -39,7 +39,9 @@ export {
   addBlankDish,
   checkBackup,
   damagedRows,
+  type ImportedMany,
   importFile,
+  importFiles,
   importText,
   makeBackupFile,
   openDemoKitchen,
@@ -60,3 +62,4 @@ export { askWhy, useWhy } from './why'
 export { type ScaledDish, useScaled, useShopping } from './scaling'
 export { importPantry, keepOwnFood, keepPartAsFood, removeOwnFood } from './pantry'
 export { type ClashPlace, useClashPlaces } from './clash'
+export { isRecipeFile } from '../workers'

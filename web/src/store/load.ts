@@ -1,6 +1,5 @@
 import type { Ingredient, Library } from '@frijol/core/model'
-import { type OwnFoods, readOwnFoods, watchOwnFoods } from '../data'
-import { fetchLibrary } from './fetchLibrary'
+import { fetchLibrary, type OwnFoods, readOwnFoods, watchOwnFoods } from '../data'
 import { type Engine, openKitchen, useKitchenStore } from './kitchen'
 
 const foodsKey = (own: readonly Ingredient[]): string => JSON.stringify(own)

@@ -18,6 +18,7 @@ import {
   restoreDish,
   watchDishIds,
 } from '../data'
+import { type ImportReport, type JobOptions, runJob } from '../workers'
 import { newId, nowIso } from './ids'
 import { useKitchenStore } from './kitchen'
 import { benchReady, refreshFoods } from './load'
@@ -116,6 +117,23 @@ async function fileText(file: File, largestBytes?: number): Promise<Result<strin
 export async function importFile(file: File): Promise<Result<Dish[]>> {
   const text = await fileText(file)
   return text.ok ? importText(text.value) : text
+}
+
+export interface ImportedMany {
+  readonly count: number
+  readonly failed: ImportReport['failed']
+}
+
+/**
+ * Reads many files beside the screen and puts their dishes on the shelf together; stopped, nothing is added.
+ * Files that are no recipe by their name are passed over.
+ */
+export async function importFiles(files: readonly File[], options: JobOptions): Promise<ImportedMany> {
+  const { kitchen, own } = useKitchenStore.getState()
+  const { dishes, failed } = await runJob('importRecipes', { files: [...files], kitchen, own }, options)
+  options.signal?.throwIfAborted()
+  await addDishes(dishes, [])
+  return { count: dishes.length, failed }
 }
 
 /** Takes a dish off the shelf; returns the way to put it back. */

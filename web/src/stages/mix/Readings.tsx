@@ -3,6 +3,7 @@ import { Link } from 'react-router'
 import { askWhy, useDish } from '../../store'
 import { BandAndSeed, buttonClass, Card, CardTitle, Strip, WindowAndTick } from '../../ui'
 import { FindingsCard } from '../../findings'
+import { Sources } from './Sources'
 
 export interface ReadingsProps {
   part: Part
@@ -54,6 +55,7 @@ export function Readings({ part, reading, assessment }: ReadingsProps) {
         )}
       </Card>
       <FindingsCard assessment={assessment} partId={part.id} />
+      <Sources />
     </div>
   )
 }

@@ -1,0 +1,17 @@
+import { BarChart as BarSeries } from 'echarts/charts'
+import { GridComponent } from 'echarts/components'
+import { type EChartsCoreOption, init, use as register } from 'echarts/core'
+import { SVGRenderer } from 'echarts/renderers'
+
+register([BarSeries, GridComponent, SVGRenderer])
+
+/** Draws into an element. @returns the ways to draw again, to fit a new size, and to stop */
+export function draw(element: HTMLElement, option: EChartsCoreOption) {
+  const chart = init(element, null, { renderer: 'svg' })
+  chart.setOption(option)
+  return {
+    redraw: (next: EChartsCoreOption) => chart.setOption(next),
+    fit: () => chart.resize(),
+    stop: () => chart.dispose(),
+  }
+}

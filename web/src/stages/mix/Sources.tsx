@@ -1,0 +1,79 @@
+import { contributors } from '@frijol/core/assess'
+import { RadioGroup } from 'radix-ui'
+import { useDeferredValue, useMemo, useRef, useState } from 'react'
+import { BarChart } from '../../charts'
+import { useDish, useKitchenStore, useLibrary } from '../../store'
+import { Button, Card, CardTitle, useNear } from '../../ui'
+
+const FIGURES = [
+  ['sodiumMg', 'Sodium'],
+  ['cost', 'Cost'],
+] as const
+type Figure = (typeof FIGURES)[number][0]
+
+/** Fewer bars are read more easily; the rest is one. */
+const MOST_BARS = 8
+
+/** Who brings the sodium, and who the cost, of a portion: the longest bar is where to begin. */
+export function Sources() {
+  const place = useRef<HTMLDivElement>(null)
+  const isNear = useNear(place)
+  return <div ref={place}>{isNear ? <Bars /> : <div className="h-64" />}</div>
+}
+
+function Bars() {
+  const [figure, setFigure] = useState<Figure>('sodiumMg')
+  const dish = useDeferredValue(useDish())
+  const library = useLibrary()
+  const kitchen = useKitchenStore((state) => state.kitchen)
+  const { bars, unit, served, left } = useMemo(() => {
+    const found = contributors(dish, library, kitchen, figure)
+    const shown = (value: number): string =>
+      figure === 'cost' ? `${value.toFixed(2)} ${found.unit}` : `${Math.round(value)} ${found.unit}`
+    const first = found.rows.slice(0, MOST_BARS)
+    const rest = found.rows.slice(MOST_BARS)
+    const restEach = rest.reduce((sum, { each }) => sum + each, 0)
+    return {
+      unit: `${found.unit} a portion`,
+      served: shown(found.servedEach),
+      left: Math.abs(found.leftEach) > 0.02 * Math.abs(found.servedEach) ? shown(found.leftEach) : null,
+      bars: [
+        ...first.map(({ name, each }) => ({ label: name, value: each, shown: shown(each) })),
+        ...(rest.length === 0
+          ? []
+          : [{ label: `${rest.length} more`, value: restEach, shown: shown(restEach) }]),
+      ],
+    }
+  }, [dish, library, kitchen, figure])
+  return (
+    <Card className="px-3.5 py-3" aria-label="Where it comes from">
+      <CardTitle title="Where it comes from" aside={`${served} a portion`} />
+      <RadioGroup.Root
+        aria-label="Figure"
+        className="mb-2 flex gap-1.5"
+        value={figure}
+        onValueChange={(next) => setFigure(FIGURES.find(([id]) => id === next)?.[0] ?? 'sodiumMg')}
+      >
+        {FIGURES.map(([id, label]) => (
+          <RadioGroup.Item key={id} value={id} asChild>
+            <Button tone={figure === id ? 'primary' : 'plain'} className="min-h-7 px-3">
+              {label}
+            </Button>
+          </RadioGroup.Item>
+        ))}
+      </RadioGroup.Root>
+      {bars.length === 0 ? (
+        <p className="m-0 text-sm text-ink-2">
+          {figure === 'cost' ? 'No line has a price yet. Set prices in the pantry.' : 'No line has a figure.'}
+        </p>
+      ) : (
+        <BarChart title={`${figure === 'cost' ? 'Cost' : 'Sodium'} by ingredient`} unit={unit} bars={bars} />
+      )}
+      {left !== null && figure !== 'cost' && (
+        <p className="m-0 mt-1 text-[13px] text-ink-2">
+          {left} of it are drained, pressed out or left behind by the method.
+        </p>
+      )}
+    </Card>
+  )
+}

@@ -1,0 +1,4 @@
+import { expose } from 'comlink'
+import { JOBS } from './jobs'
+
+expose(JOBS)
