@@ -1,3 +1,4 @@
+export { type Swap, swapped, swapsOf } from './alternatives'
 export { assess } from './assess'
 export {
   compare,
@@ -14,6 +15,7 @@ export type { Asked, Explained, Explanation, PortionFigure } from './explanation
 export { leversOf, pulled } from './explainReading'
 export { workDish } from './workDish'
 export type { PartWork } from './workPart'
+export { type Attendance, attendanceOf, closeness, isInEveryBand } from './judgements'
 export { nextAct, type NextAct, type StageId } from './nextAct'
 export {
   type LeftLine,

@@ -14,6 +14,12 @@ export interface KitchenMeasure extends VolumeMeasure {
   readonly text: string
 }
 
+/** From this share on a measure is shown as rough. @source practice: half a level spoon in ten */
+const ROUGH_SHARE = 0.05
+
+/** Whether measuring so is off by more than a cook would overlook. */
+export const isRough = ({ errorFraction }: VolumeMeasure): boolean => Math.abs(errorFraction) > ROUGH_SHARE
+
 type SpoonUnit = 'tsp' | 'tbsp' | 'cup'
 type Piece = readonly [quantity: number, unit: SpoonUnit]
 

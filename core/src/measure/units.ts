@@ -17,6 +17,21 @@ interface VolumeUnit {
   readonly isSpoon: boolean
 }
 
+const TABLESPOON: VolumeUnit = {
+  mL: { us: 14.78676, metric: 15, australian: 20, imperial: 17.7582 },
+  isSpoon: true,
+}
+const CUP: VolumeUnit = {
+  mL: { us: 236.588, metric: 250, australian: 250, imperial: 284.131 },
+  isSpoon: false,
+}
+
+/** What a bare cup and tablespoon hold where a recipe comes from, mL. */
+export const regionMeasures = (region: MeasureRegion): { cupMl: number; tbspMl: number } => ({
+  cupMl: CUP.mL[region],
+  tbspMl: TABLESPOON.mL[region],
+})
+
 const everywhere = (mL: number, isSpoon = false): VolumeUnit => ({
   mL: { us: mL, metric: mL, australian: mL, imperial: mL },
   isSpoon,
@@ -33,8 +48,8 @@ export const VOLUME_UNITS: Partial<Record<UnitId, VolumeUnit>> = {
   dL: everywhere(100),
   L: everywhere(1000),
   tsp: { mL: { us: 4.92892, metric: 5, australian: 5, imperial: 5.9194 }, isSpoon: true },
-  tbsp: { mL: { us: 14.78676, metric: 15, australian: 20, imperial: 17.7582 }, isSpoon: true },
-  cup: { mL: { us: 236.588, metric: 250, australian: 250, imperial: 284.131 }, isSpoon: false },
+  tbsp: TABLESPOON,
+  cup: CUP,
   'fl-oz': { mL: { us: 29.5735, metric: 29.5735, australian: 28.4131, imperial: 28.4131 }, isSpoon: false },
   pint: { mL: { us: 473.176, metric: 568.261, australian: 568.261, imperial: 568.261 }, isSpoon: false },
   quart: { mL: { us: 946.353, metric: 1136.52, australian: 1136.52, imperial: 1136.52 }, isSpoon: false },

@@ -14,6 +14,7 @@ export {
 export { type Input, type InputId, INPUTS, inputOf, isInput, type Served } from './inputs'
 export {
   BAND_HALF_WIDTH,
+  bandAround,
   distanceTo,
   readFamily,
   type Readings,

@@ -6,6 +6,12 @@ import { waterBudget } from './water'
 
 /** Distance from a target that trained cooks do not repeat: the band around it. @source repeatability of 3 to 5 cooks; practice */
 export const BAND_HALF_WIDTH = 1
+
+/** The band around an original's value that trained cooks do not tell apart, on the scale of 0 to 10. */
+export const bandAround = (value: number): { low: number; high: number } => ({
+  low: Math.max(0, value - BAND_HALF_WIDTH),
+  high: Math.min(10, value + BAND_HALF_WIDTH),
+})
 /** Beyond the band by more than this is well outside. Practice. */
 const WELL_OUTSIDE = 1
 /** A gap that rounds to 0.0 is none. */
@@ -92,7 +98,7 @@ function reachOf(
 ): AttributeReading {
   const goal = original?.attributes[id]
   if (goal === undefined) return { id, value: reading, sd, target: null, gap: 0, state: 'none', known }
-  const target = { low: Math.max(0, goal - BAND_HALF_WIDTH), high: Math.min(10, goal + BAND_HALF_WIDTH) }
+  const target = bandAround(goal)
   const beyond =
     reading < target.low ? reading - target.low : reading > target.high ? reading - target.high : 0
   const gap = Math.abs(beyond) < LEAST_GAP ? 0 : beyond

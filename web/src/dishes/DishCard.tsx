@@ -7,11 +7,6 @@ import { DamagedRow } from '../parts'
 import { takeOffShelf, useKitchenStore, useShelved } from '../store'
 import { buttonClass, Card, formatDay, IconButton, toast, useNear } from '../ui'
 
-const closeness = (distance: number | null): string => {
-  if (distance === null) return 'no original yet'
-  return distance < 0.05 ? 'in every band' : `${distance.toFixed(1)} from the original`
-}
-
 /** A place on the shelf: empty while it is far below, then its dish, or what is wrong with it. */
 export function ShelfPlace({ id }: { id: string }) {
   const place = useRef<HTMLLIElement>(null)
@@ -35,7 +30,8 @@ function DishCard({ dish }: { dish: Dish }) {
   const worked = useMemo(() => {
     if (engine === null || library === null) return null
     const assessment = engine.assess(dish, library, kitchen)
-    return { assessment, library, next: engine.nextAct(dish, assessment) }
+    const next = engine.nextAct(dish, assessment)
+    return { assessment, library, next, closeness: engine.closeness }
   }, [engine, library, kitchen, dish])
 
   const takeOff = async () => {
@@ -67,7 +63,7 @@ function DishCard({ dish }: { dish: Dish }) {
           <li key={part.partId} className="text-sm">
             <div className="flex justify-between gap-2">
               <span className="truncate">{part.name}</span>
-              <span className="shrink-0 text-[13px] text-ink-2">{closeness(part.distance)}</span>
+              <span className="shrink-0 text-[13px] text-ink-2">{worked?.closeness(part.distance)}</span>
             </div>
             <div className="mt-1 flex h-2 overflow-hidden rounded-full bg-husk" aria-hidden="true">
               {part.lines.map(({ lineId, foodId, share }) => (

@@ -1,26 +1,10 @@
 import type { Finding } from '@frijol/core/model'
-import { findingKey, METHOD_RULES } from '@frijol/core/rules'
+import { findingKey, findingKind } from '@frijol/core/rules'
 import { useState } from 'react'
 import { commands, run } from '../store'
 import { Button, type ChipTone, Tag, TextInput } from '../ui'
 
-const KINDS: readonly (readonly [RegExp, string])[] = [
-  [/^unit-slip/, 'Slip'],
-  [/^limit-|^portion-mass/, 'Limit'],
-  [/^allergen-conflict/, 'Aim'],
-  [/^safety-/, 'Safety'],
-  [/^ratio-/, 'Ratio'],
-  [/^weigh-this|^below-scale|^fluid|^liquid|^drained/, 'Measure'],
-  [/^list-step-disagree|^used-unlisted/, 'Method'],
-  [/^unknown|^missing|^amount|^no-/, 'Line'],
-]
-const OF_METHOD: ReadonlySet<string> = new Set(METHOD_RULES.map(({ id }) => id))
-const kindOf = (rule: string): string =>
-  OF_METHOD.has(rule) ? 'Method' : (KINDS.find(([pattern]) => pattern.test(rule))?.[1] ?? 'Note')
 const TONES: Record<Finding['severity'], ChipTone> = { stop: 'adzuki', caution: 'turmeric', info: 'sky' }
-
-/** Whether a finding is about order, heat or use in the method. */
-export const isOfMethod = ({ rule, step }: Finding): boolean => OF_METHOD.has(rule) || step !== null
 
 /** One finding, with its cause and remedy; it can be settled with a reason. */
 export function FindingRow({ finding }: { finding: Finding }) {
@@ -31,7 +15,7 @@ export function FindingRow({ finding }: { finding: Finding }) {
   }
   return (
     <li className="flex items-start gap-2 py-1 text-sm max-sm:flex-wrap">
-      <Tag tone={TONES[finding.severity]}>{kindOf(finding.rule)}</Tag>
+      <Tag tone={TONES[finding.severity]}>{findingKind(finding)}</Tag>
       <div className="min-w-0 flex-1 max-sm:min-w-[70%]">
         <p className="m-0">
           {finding.message} <span className="text-ink-2">{finding.remedy}</span>

@@ -1,2 +1,2 @@
-export { FindingRow, isOfMethod } from './FindingRow'
+export { FindingRow } from './FindingRow'
 export { FindingsCard } from './FindingsCard'

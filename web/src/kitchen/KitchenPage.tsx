@@ -1,3 +1,4 @@
+import { regionMeasures } from '@frijol/core/measure'
 import { Kitchen, MeasureRegion } from '@frijol/core/model'
 import { changeKitchen, useKitchenStore } from '../store'
 import { Card, CardTitle, Field, NumberField, SelectInput, TextInput } from '../ui'
@@ -7,10 +8,14 @@ import { LearnedCard } from './LearnedCard'
 import { WordsCard } from './WordsCard'
 
 const REGIONS: Record<MeasureRegion, string> = {
-  us: 'US cups (237 mL), tablespoon 15 mL',
-  metric: 'Metric cups (250 mL), tablespoon 15 mL',
-  australian: 'Australian: cup 250 mL, tablespoon 20 mL',
-  imperial: 'Old British: cup 284 mL, tablespoon 18 mL',
+  us: 'US',
+  metric: 'Metric',
+  australian: 'Australian',
+  imperial: 'Old British',
+}
+const regionWords = (region: MeasureRegion): string => {
+  const { cupMl, tbspMl } = regionMeasures(region)
+  return `${REGIONS[region]}: cup ${Math.round(cupMl)} mL, tablespoon ${Math.round(tbspMl)} mL`
 }
 const CURRENCIES = [
   'EUR',
@@ -79,7 +84,7 @@ export function KitchenPage() {
                 >
                   {MeasureRegion.options.map((region) => (
                     <option key={region} value={region}>
-                      {REGIONS[region]}
+                      {regionWords(region)}
                     </option>
                   ))}
                 </SelectInput>

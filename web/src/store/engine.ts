@@ -1,4 +1,4 @@
-import { assess, nextAct } from '@frijol/core/assess'
+import { assess, closeness, nextAct } from '@frijol/core/assess'
 import { indexFoods } from '@frijol/core/measure'
 import type { Assessment } from '@frijol/core/model'
 import { libraryFrom, withOwn } from '@frijol/library/from'
@@ -7,7 +7,7 @@ import { type Engine, useKitchenStore } from './kitchen'
 import { useOpenDish } from './openDish'
 import { watchWeighings } from './weighings'
 
-export const engine: Engine = { assess, nextAct, indexFoods, libraryFrom, withOwn }
+export const engine: Engine = { assess, nextAct, closeness, indexFoods, libraryFrom, withOwn }
 
 /** Keeps the assessment of the open dish in step with the dish, the library and the kitchen. */
 function follow(): void {

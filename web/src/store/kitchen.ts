@@ -1,4 +1,4 @@
-import type { assess, nextAct } from '@frijol/core/assess'
+import type { assess, closeness, nextAct } from '@frijol/core/assess'
 import type { indexFoods, LineReader } from '@frijol/core/measure'
 import { defaultKitchen, type Ingredient, Kitchen, type Library, type OperationId } from '@frijol/core/model'
 import type { libraryFrom, withOwn } from '@frijol/library/from'
@@ -11,6 +11,7 @@ import { createDocument } from './document'
 export interface Engine {
   readonly assess: typeof assess
   readonly nextAct: typeof nextAct
+  readonly closeness: typeof closeness
   readonly indexFoods: typeof indexFoods
   readonly libraryFrom: typeof libraryFrom
   readonly withOwn: typeof withOwn

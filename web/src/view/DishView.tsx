@@ -1,6 +1,5 @@
-import type { Worked } from '@frijol/core/assess'
+import { closeness, type Worked } from '@frijol/core/assess'
 import { formatGrams } from '@frijol/core/measure'
-import type { PartAssessment } from '@frijol/core/model'
 
 export interface DishViewProps {
   /** Any dish or trial, open or not, with what it comes to. */
@@ -20,7 +19,7 @@ export function DishView({ worked: { dish, assessment } }: DishViewProps) {
         <section key={part.partId} aria-label={part.name}>
           <h4 className="m-0 mb-1 flex justify-between gap-3 text-[15px]">
             {part.name}
-            <span className="text-[13px] font-normal text-ink-2">{closeness(part)}</span>
+            <span className="text-[13px] font-normal text-ink-2">{closeness(part.distance)}</span>
           </h4>
           <ul className="m-0 list-none ps-0">
             {part.lines.map(({ lineId, name, massG, sdG }) => (
@@ -46,9 +45,4 @@ export function DishView({ worked: { dish, assessment } }: DishViewProps) {
       ))}
     </div>
   )
-}
-
-const closeness = ({ distance }: PartAssessment): string => {
-  if (distance === null) return 'no original'
-  return distance < 0.05 ? 'in every band' : `${distance.toFixed(1)} from the original`
 }

@@ -1,4 +1,5 @@
 import { ATTRIBUTES, type Original } from '@frijol/core/model'
+import { BAND_HALF_WIDTH, bandAround } from '@frijol/core/texture'
 
 const WEIGHTS = ['', 'counts once', 'counts twice', 'counts three times']
 const LEAST_SHOWN = 1
@@ -39,8 +40,8 @@ export function OriginalProfile({ original }: { original: Original }) {
               <i
                 className="absolute inset-y-0 rounded-lg bg-aubergine-soft shadow-[inset_0_0_0_1.5px_var(--color-aubergine-line)]"
                 style={{
-                  left: `${Math.max(0, value - 1) * 10}%`,
-                  width: `${(Math.min(10, value + 1) - Math.max(0, value - 1)) * 10}%`,
+                  left: `${bandAround(value).low * 10}%`,
+                  width: `${(bandAround(value).high - bandAround(value).low) * 10}%`,
                 }}
               />
             </span>
@@ -52,8 +53,8 @@ export function OriginalProfile({ original }: { original: Original }) {
         ))}
       </ul>
       <p className="m-0 mt-2.5 text-xs text-ink-2">
-        0 to 10; a band is the target ± 1, what trained cooks do not tell apart. Bold counts in the distance.{' '}
-        {original.source}; tastes are practice, to be corrected by your own panel.
+        0 to 10; a band is the target ± {BAND_HALF_WIDTH}, what trained cooks do not tell apart. Bold counts
+        in the distance. {original.source}; tastes are practice, to be corrected by your own panel.
       </p>
     </>
   )

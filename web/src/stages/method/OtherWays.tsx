@@ -1,8 +1,8 @@
+import { swapped, swapsOf } from '@frijol/core/assess'
 import type { AttributeId, Part, PartAssessment } from '@frijol/core/model'
 import { X } from 'lucide-react'
 import { methodCommands, newId, run, useWays, type WayReading } from '../../store'
 import { Button, Field, IconButton, SelectInput, Sheet, toast } from '../../ui'
-import { swapped, swapsOf } from './alternatives'
 import { grams, spoken, wayName } from './format'
 
 interface Column {

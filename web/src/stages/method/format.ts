@@ -14,15 +14,6 @@ export function spoken(minutes: number): string {
   return rest === 0 ? `${whole / HOUR} h` : `${Math.floor(whole / HOUR)} h ${String(rest).padStart(2, '0')}`
 }
 
-export type Attendance = 'hands' | 'near' | 'alone'
-const MOSTLY_HANDS = 0.45
-const SOME_HANDS = 0.12
-/** How much of a cook a step needs. */
-export function attendanceOf({ handsMin, minutes }: StepReading): Attendance {
-  const share = minutes > 0 ? handsMin / minutes : 1
-  return share >= MOSTLY_HANDS ? 'hands' : share >= SOME_HANDS ? 'near' : 'alone'
-}
-
 /** What is known of how a step is done, besides what it takes. */
 export function factsOf(step: Step, reading: StepReading | null): string[] {
   const { settings, tempC, until } = step

@@ -1,3 +1,4 @@
+import { isInEveryBand } from '@frijol/core/assess'
 import type { Assessment, AttributeReading, Part, PartAssessment, RatioReading } from '@frijol/core/model'
 import { Link } from 'react-router'
 import { askWhy, useDish } from '../../store'
@@ -90,7 +91,7 @@ function AgainstOriginal({ part, reading }: { part: Part; reading: PartAssessmen
         aside={
           distance === null
             ? 'whisker: one sd'
-            : distance < 0.05
+            : isInEveryBand(distance)
               ? 'in every band that counts'
               : `distance ${distance.toFixed(1)}`
         }

@@ -1,4 +1,4 @@
-import { formatGrams, kitchenMeasure, prepBeside } from '@frijol/core/measure'
+import { formatGrams, isRough, kitchenMeasure, prepBeside } from '@frijol/core/measure'
 import {
   type Dish,
   type FormulaLine,
@@ -9,8 +9,6 @@ import {
 } from '@frijol/core/model'
 import { useAssessment, useDish, useKitchenStore, useLibrary } from '../../store'
 import { Card } from '../../ui'
-
-const NOTABLE_ERROR = 0.05
 
 /** The card that another cook works from: grams first, cups beside them, steps, nutrition, allergens, cautions. */
 export function DishCardSheet({ withCups }: { withCups: boolean }) {
@@ -118,7 +116,7 @@ function Row({ line, prep, withCups }: { line: LineReading; prep: string; withCu
   const food = line.foodId === null ? undefined : library.ingredients.get(line.foodId)
   const cups =
     !withCups || food === undefined || line.massG === null ? null : kitchenMeasure(line.massG, food, kitchen)
-  const isOff = cups !== null && Math.abs(cups.errorFraction) > NOTABLE_ERROR
+  const isOff = cups !== null && isRough(cups)
   return (
     <tr className="border-t border-line/70 align-baseline">
       <td className="w-20 py-1 pr-3 text-right font-semibold whitespace-nowrap">

@@ -1,11 +1,10 @@
-import { assess } from '@frijol/core/assess'
+import { assess, attendanceOf, swapped, swapsOf } from '@frijol/core/assess'
 import { blankDish, blankPart, defaultKitchen, type Part } from '@frijol/core/model'
 import { stepFrom } from '@frijol/core/reading'
 import { lineFrom } from '@frijol/core/measure'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { lineReader, loadKitchen, newId, useKitchenStore } from '../../store'
-import { swapped, swapsOf } from './alternatives'
-import { attendanceOf, grams, spoken, wayName } from './format'
+import { grams, spoken, wayName } from './format'
 
 beforeAll(loadKitchen)
 

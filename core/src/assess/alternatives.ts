@@ -1,6 +1,6 @@
-import type { OperationId, Part, PartAssessment, Step } from '@frijol/core/model'
-import { specOf } from '@frijol/core/program'
-import { followWords, setByHand } from '@frijol/core/reading'
+import type { OperationId, Part, PartAssessment, Step } from '../model'
+import { specOf } from '../program'
+import { followWords, setByHand } from '../reading'
 
 /** What does the work of an operation by other means. Practice. */
 const INSTEAD: Readonly<Partial<Record<OperationId, readonly OperationId[]>>> = {
