@@ -53,6 +53,14 @@ try {
     await page.waitForTimeout(400)
     await page.screenshot({ path: `${folder}/${name}.png` })
   }
+  // Two trials of the demo beside each other.
+  await page.goto(`${address}/dish/moussaka/mix`)
+  await page.getByRole('button', { name: /^Trial 3/ }).click()
+  await page.getByRole('button', { name: 'Side by side' }).click()
+  await page.getByRole('region', { name: 'Formula compared' }).waitFor()
+  await page.getByRole('dialog').evaluate((sheet) => sheet.scrollTo(0, 330))
+  await page.waitForTimeout(300)
+  await page.screenshot({ path: `${folder}/trials.png` })
   // The demo's recipe as a file: what was understood of it.
   await page.goto(address)
   await page.getByLabel('Recipe file').setInputFiles(`${root}demo/files/moussaka.md`)

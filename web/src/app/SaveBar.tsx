@@ -11,6 +11,7 @@ import {
   useOpenDish,
 } from '../store'
 import { toast } from '../ui'
+import { stageOf } from './stages'
 
 const SAVED: Record<SaveState, string> = {
   saved: 'Saved',
@@ -49,12 +50,17 @@ const STEP = 'grid size-8 place-items-center rounded-full hover:bg-white/15 disa
 /** Whether what is shown is saved, with undo and redo: at one place on every screen. */
 export function SaveBar() {
   const { save, last, next, isOfDish, undo, redo } = useScreenDocument()
+  const hasCounter = stageOf(useLocation().pathname)?.hasCounter === true
   const isTroubled = save === 'refused' || save === 'clash' || save === 'gone'
   return (
     <section
       aria-label={isOfDish ? 'Saving of the dish' : 'Saving of the kitchen'}
       data-on-night
-      className="no-print fixed right-5 bottom-0 z-30 flex h-16 items-center gap-1 rounded-t-card bg-night pr-3 pl-4 text-on-night max-md:right-0 max-md:bottom-[66px] max-md:rounded-r-none max-md:pr-1.5 max-md:pl-3"
+      className={clsx(
+        'no-print fixed right-5 bottom-0 z-30 flex items-center gap-1 rounded-t-card bg-night pr-3 pl-4 text-on-night max-md:right-0 max-md:bottom-[66px] max-md:rounded-r-none max-md:pr-1.5 max-md:pl-3',
+        // As high as the counter that it stands in; by itself it takes less.
+        hasCounter ? 'h-16' : 'h-12',
+      )}
     >
       <p
         role="status"

@@ -73,7 +73,7 @@ export function Shell() {
       <main
         id="page"
         tabIndex={-1}
-        className={clsx('min-w-0 outline-none', !hasCounter && 'pb-16 print:pb-0')}
+        className={clsx('min-w-0 outline-none', !hasCounter && 'pb-12 print:pb-0')}
       >
         <Troubles />
         <Outlet />

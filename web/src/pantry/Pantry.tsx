@@ -28,7 +28,7 @@ export function Pantry() {
     saveFile('pantry.csv', 'text/csv', pantryCsv(kitchen, library, own))
   }
   return (
-    <div className="flex h-[calc(100dvh-64px)] flex-col py-5 pr-5 pl-1.5 max-md:h-auto max-md:px-3">
+    <div className="flex h-[calc(100dvh-48px)] flex-col py-5 pr-5 pl-1.5 max-md:h-auto max-md:px-3">
       <header className="mb-3 flex flex-wrap items-end gap-3">
         <div>
           <div className="text-sm text-ink-2">{library.ingredients.size} ingredients with their sources</div>

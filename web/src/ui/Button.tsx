@@ -8,7 +8,7 @@ export interface ButtonProps extends ComponentProps<'button'> {
 }
 
 const TONES: Record<Tone, string> = {
-  plain: 'border-ink bg-transparent hover:bg-husk',
+  plain: 'border-ink bg-transparent hover:bg-husk data-[state=on]:bg-aubergine-soft',
   primary: 'border-aubergine bg-aubergine text-paper hover:opacity-90',
   quiet: 'border-transparent bg-transparent text-ink-2 hover:bg-husk hover:text-ink',
   danger: 'border-adzuki bg-transparent text-adzuki-deep hover:bg-adzuki-soft',

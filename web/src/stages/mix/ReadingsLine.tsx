@@ -25,7 +25,7 @@ export function ReadingsLine({ reading, children }: { reading: PartAssessment; c
         type="button"
         aria-haspopup="dialog"
         onClick={() => setOpen(true)}
-        className="no-print fixed inset-x-0 bottom-[130px] z-20 flex min-h-11 items-center gap-2 border-t border-line bg-aubergine-soft px-4 text-left text-sm lg:hidden md:bottom-16 md:left-[92px]"
+        className="no-print fixed inset-x-0 bottom-[126px] z-20 flex min-h-11 items-center gap-2 border-t border-line bg-aubergine-soft px-4 text-left text-sm lg:hidden md:bottom-16 md:left-[92px]"
       >
         <b className="font-display">Readings</b>
         <span className="min-w-0 flex-1 truncate" aria-live="polite">
