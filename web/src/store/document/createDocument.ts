@@ -1,7 +1,6 @@
-import { castDraft, type Draft, produceWithPatches } from 'immer'
+import { type Draft, produceWithPatches } from 'immer'
 import { create, type StoreApi, type UseBoundStore } from 'zustand'
 import {
-  type Aside,
   askToPersist,
   type Besides,
   type ChangeRecord,
@@ -13,9 +12,10 @@ import {
   type Stored,
 } from '../../data'
 import { newId, tabId } from '../ids'
+import { asAside } from './asAside'
 import { applied, changeBetween, joined } from './history'
 import { type Conflict, merge } from './merge'
-import { useRefusal } from './refusals'
+import { refusalWords, useRefusal } from './refusals'
 
 /** A named change of a document. `merge` joins it to the one before with the same key, as while dragging. */
 export interface Command<T> {
@@ -123,20 +123,6 @@ function persistOnce(): void {
   if (hasAskedToPersist) return
   hasAskedToPersist = true
   void askToPersist()
-}
-
-/** The name of what a storage library wraps. */
-const innerName = (error: Error): string =>
-  'inner' in error && error.inner instanceof Error ? error.inner.name : ''
-
-/** Words for what a browser says when it refuses to store. */
-function refusal(error: unknown): string {
-  const name = error instanceof Error ? `${error.name} ${innerName(error)}` : ''
-  if (name.includes('Quota'))
-    return 'The browser has no room left. Nothing is lost while this tab stays open: save a file, then make room.'
-  if (name.includes('DatabaseClosed') || name.includes('InvalidState'))
-    return 'The browser closed its storage, perhaps for a newer version in another tab. Save a file, then load the page again.'
-  return 'The browser’s storage refused it. Nothing is lost while this tab stays open: try again, or save a file.'
 }
 
 /** One open document of a kind: opened, changed, saved, followed across tabs and restored by one mechanism. */
@@ -308,7 +294,7 @@ export function createDocument<T extends object>(options: DocumentOptions<T>): O
       const isAside = setAside()
       const wait = retryAfterMs[Math.min(refusals, retryAfterMs.length - 1)]
       refusals += 1
-      const fault = refusal(error)
+      const fault = refusalWords(error)
       use.setState({
         save: 'refused',
         fault: isAside ? fault : `${fault} It could not be kept aside either.`,
@@ -394,11 +380,30 @@ export function createDocument<T extends object>(options: DocumentOptions<T>): O
     }
   }
 
-  async function open(id: string): Promise<void> {
+  /** The document that is wanted last; openings and closings come one after another, so that none crosses another. */
+  let wanted: string | null = null
+  let turn: Promise<void> = Promise.resolve()
+  function inTurn(act: () => Promise<void>): Promise<void> {
+    turn = turn.catch(() => undefined).then(act)
+    return turn
+  }
+  function open(id: string): Promise<void> {
+    wanted = id
+    return inTurn(async () => {
+      if (wanted === id) await openNow(id)
+    })
+  }
+  function close(): Promise<void> {
+    wanted = null
+    return inTurn(async () => {
+      if (wanted === null) await closeNow()
+    })
+  }
+
+  async function openNow(id: string): Promise<void> {
     if (ground?.id === id) return
-    await close()
+    await closeNow()
     const found = await repository.read(id)
-    if (ground !== null) return
     if (found.kind === 'bad') {
       use.setState({ ...closed, missing: 'bad' })
       return
@@ -414,7 +419,7 @@ export function createDocument<T extends object>(options: DocumentOptions<T>): O
     stopWatching = repository.watch(id, (next) => follow(id, next))
   }
 
-  async function close(): Promise<void> {
+  async function closeNow(): Promise<void> {
     stopWatching?.()
     stopWatching = undefined
     const id = ground?.id
@@ -530,25 +535,3 @@ export function createDocument<T extends object>(options: DocumentOptions<T>): O
 
 /** Times of change are no change of their own. */
 const isStamp = (path: readonly string[]): boolean => path.length === 1 && path[0] === 'updatedAt'
-
-/** A record kept aside, if it is whole: its value and what it was made on pass as documents do. */
-function asAside<T>(record: unknown, parse: (value: unknown) => T | null): Aside<T> | null {
-  if (typeof record !== 'object' || record === null) return null
-  const kept = record as Partial<Aside<unknown>>
-  const [value, base] = [parse(kept.value), parse(kept.base)]
-  if (value === null || base === null || typeof kept.id !== 'string') return null
-  const list = <R>(rows: readonly R[] | undefined): readonly R[] =>
-    Array.isArray(rows) ? (rows as readonly R[]) : []
-  return castDraft({
-    id: kept.id,
-    base,
-    value,
-    revision: Number(kept.revision) || 0,
-    past: list(kept.past),
-    future: list(kept.future),
-    put: list(kept.put),
-    remove: list(kept.remove),
-    mark: String(kept.mark),
-    at: Number(kept.at) || 0,
-  }) as Aside<T>
-}

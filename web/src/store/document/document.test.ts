@@ -248,6 +248,23 @@ describe('a tab that is killed', () => {
   })
 })
 
+describe('one document after another', () => {
+  it('shows the one that was asked for last, however they are asked for', async () => {
+    const other = 'tabs-test-3'
+    await addDishes([blankDish(other, 'Other', '2026-06-14T12:00:00Z')], [])
+    const tab = await openTab(ID)
+    add(tab, '200 g white beans')
+    await Promise.all([tab.document.open(other), tab.document.open(ID), tab.document.open(other)])
+    expect(dishOf(tab).name).toBe('Other')
+    await Promise.all([tab.document.open(ID), tab.document.open(ID)])
+    expect(texts(tab)).toEqual(['200 g white beans'])
+    await Promise.all([tab.document.open(other), tab.document.close()])
+    expect(state(tab).value).toBeNull()
+    await Promise.all([tab.document.close(), tab.document.open(ID)])
+    expect(texts(tab)).toEqual(['200 g white beans'])
+  })
+})
+
 describe('storage that refuses', () => {
   it('is told, tried again, and loses nothing', async () => {
     let isFull = true
