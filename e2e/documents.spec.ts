@@ -133,9 +133,9 @@ test('a restored backup reaches an open tab and is not undone by its next key', 
   await expect(lineNames(page)).toHaveCount(2)
 })
 
-test('storage that refuses is told on every screen, with a file and another try', async ({ page }) => {
-  await startDish(page, '200 g white beans')
-  await page.evaluate(() => {
+/** From now on the page's storage is full, until `makeRoom`. */
+const fillStorage = (page: Page): Promise<void> =>
+  page.evaluate(() => {
     const store = IDBObjectStore.prototype
     const kept = Object.getOwnPropertyDescriptor(store, 'put') ?? {}
     store.put = () => {
@@ -143,6 +143,29 @@ test('storage that refuses is told on every screen, with a file and another try'
     }
     Object.assign(window, { makeRoom: () => Object.defineProperty(store, 'put', kept) })
   })
+const makeRoom = (page: Page): Promise<void> =>
+  page.evaluate(() => (window as unknown as { makeRoom: () => void }).makeRoom())
+
+test('a kitchen’s change that is refused is told, kept, and tried again', async ({ page }) => {
+  await startDish(page, '200 g white beans')
+  await page.goto('/kitchen')
+  const name = page.getByRole('textbox', { name: 'Name of the kitchen' })
+  await expect(name).toBeVisible()
+  await fillStorage(page)
+  await name.fill('Full kitchen')
+  await expect(page.getByRole('alert')).toContainText('The kitchen’s change is not saved.')
+  await page.getByRole('link', { name: 'Pantry' }).click()
+  await expect(page.getByRole('alert')).toContainText('not saved')
+  await makeRoom(page)
+  await page.getByRole('button', { name: 'Try again' }).click()
+  await waitSaved(page)
+  await page.goto('/kitchen')
+  await expect(name).toHaveValue('Full kitchen')
+})
+
+test('storage that refuses is told on every screen, with a file and another try', async ({ page }) => {
+  await startDish(page, '200 g white beans')
+  await fillStorage(page)
   await addLine(page, '1 tsp salt')
   await expect(page.getByRole('alert')).toContainText('no room left')
   await expect(status(page)).toHaveText('Not saved')
@@ -153,7 +176,7 @@ test('storage that refuses is told on every screen, with a file and another try'
     page.getByRole('button', { name: 'Save a file' }).click(),
   ])
   expect(download.suggestedFilename()).toBe('frijol-unsaved.json')
-  await page.evaluate(() => (window as unknown as { makeRoom: () => void }).makeRoom())
+  await makeRoom(page)
   await page.getByRole('button', { name: 'Try again' }).click()
   await waitSaved(page)
   await expect(page.getByRole('alert')).toHaveCount(0)

@@ -142,7 +142,11 @@ async function fill(page, { dishes, trials, lines, steps }) {
                 id: `${list[0].id}-${at}`,
                 uses: null,
               }))
-            const plain = ({ uses, ...rest }) => rest
+            const plain = (line) => {
+              const copy = { ...line }
+              delete copy.uses
+              return copy
+            }
             const large = {
               ...row.value,
               id: 'large',

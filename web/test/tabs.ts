@@ -53,8 +53,8 @@ export async function openTab(
         throw error
       }
     },
-    watch: (id, onFound) => {
-      stopWatching = repository.watch(id, (found) => !isOver() && onFound(found))
+    watch: (id, onFound, knows) => {
+      stopWatching = repository.watch(id, (found) => !isOver() && onFound(found), knows)
       return stopWatching
     },
   }

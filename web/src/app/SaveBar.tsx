@@ -4,11 +4,15 @@ import { useLocation } from 'react-router'
 import {
   redo,
   redoKitchen,
+  redoShelf,
+  type DocumentState,
   type SaveState,
   undo,
   undoKitchen,
+  undoShelf,
   useKitchenDocument,
   useOpenDish,
+  useShelfActs,
 } from '../store'
 import { toast } from '../ui'
 import { stageOf } from './stages'
@@ -22,23 +26,49 @@ const SAVED: Record<SaveState, string> = {
   gone: 'Removed elsewhere',
 }
 
-/** The document that this screen changes: the open dish, or the kitchen where there is none. */
+/** What this screen changes: the open dish, the shelf, or the kitchen. */
 export function useScreenDocument() {
-  const isOfDish = useLocation().pathname.startsWith('/dish/')
-  const ofDish = {
-    save: useOpenDish((state) => state.save),
-    last: useOpenDish((state) => state.past.at(-1)?.label ?? null),
-    next: useOpenDish((state) => state.future.at(-1)?.label ?? null),
+  const { pathname } = useLocation()
+  const dish = useOpenDish(historyOf)
+  const kitchen = useKitchenDocument(historyOf)
+  const shelf = useShelfActs(
+    ({ past, future }) => `${past.at(-1)?.label ?? ''}\n${future.at(-1)?.label ?? ''}`,
+  )
+  const split = (history: string) => {
+    const [last = '', next = ''] = history.split('\n')
+    return { last: last === '' ? null : last, next: next === '' ? null : next }
   }
-  const ofKitchen = {
-    save: useKitchenDocument((state) => state.save),
-    last: useKitchenDocument((state) => state.past.at(-1)?.label ?? null),
-    next: useKitchenDocument((state) => state.future.at(-1)?.label ?? null),
+  const dishSave = useOpenDish((state) => state.save)
+  const kitchenSave = useKitchenDocument((state) => state.save)
+  if (pathname.startsWith('/dish/'))
+    return {
+      of: 'dish',
+      save: dishSave,
+      ...split(dish),
+      undo: tell('Undone', undo),
+      redo: tell('Done again', redo),
+    }
+  if (pathname === '/')
+    // What is done on the shelf is stored at once.
+    return {
+      of: 'shelf',
+      save: kitchenSave,
+      ...split(shelf),
+      undo: tell('Undone', undoShelf),
+      redo: tell('Done again', redoShelf),
+    }
+  return {
+    of: 'kitchen',
+    save: kitchenSave,
+    ...split(kitchen),
+    undo: tell('Undone', undoKitchen),
+    redo: tell('Done again', redoKitchen),
   }
-  return isOfDish
-    ? { ...ofDish, isOfDish, undo: tell('Undone', undo), redo: tell('Done again', redo) }
-    : { ...ofKitchen, isOfDish, undo: tell('Undone', undoKitchen), redo: tell('Done again', redoKitchen) }
 }
+
+/** The labels of the last change and of the one that was undone last, as one stable value. */
+const historyOf = ({ past, future }: Pick<DocumentState<unknown>, 'past' | 'future'>): string =>
+  `${past.at(-1)?.label ?? ''}\n${future.at(-1)?.label ?? ''}`
 
 const tell = (what: string, act: () => string | null) => (): void => {
   const label = act()
@@ -49,12 +79,12 @@ const STEP = 'grid size-8 place-items-center rounded-full hover:bg-white/15 disa
 
 /** Whether what is shown is saved, with undo and redo: at one place on every screen. */
 export function SaveBar() {
-  const { save, last, next, isOfDish, undo, redo } = useScreenDocument()
+  const { of, save, last, next, undo, redo } = useScreenDocument()
   const hasCounter = stageOf(useLocation().pathname)?.hasCounter === true
   const isTroubled = save === 'refused' || save === 'clash' || save === 'gone'
   return (
     <section
-      aria-label={isOfDish ? 'Saving of the dish' : 'Saving of the kitchen'}
+      aria-label={`Saving of the ${of}`}
       data-on-night
       className={clsx(
         'no-print fixed right-5 bottom-0 z-30 flex items-center gap-1 rounded-t-card bg-night pr-3 pl-4 text-on-night max-md:right-0 max-md:bottom-[66px] max-md:rounded-r-none max-md:pr-1.5 max-md:pl-3',

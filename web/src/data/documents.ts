@@ -53,8 +53,15 @@ export interface DocumentRepository<T> {
   readonly read: (id: string) => Promise<Found<T>>
   /** Saves in one transaction, or not at all: same revision, or it is a clash. Throws where storage refuses. */
   readonly save: (save: Save<T>) => Promise<Saved<T>>
-  /** Calls back with what is stored now and after each change in any tab. Returns the way to stop. */
-  readonly watch: (id: string, onFound: (found: Found<T>) => void) => () => void
+  /**
+   * Calls back with what is stored now and after each change in any tab. Returns the way to stop.
+   * @param knows revisions that the watcher has already: nothing is told of them
+   */
+  readonly watch: (
+    id: string,
+    onFound: (found: Found<T>) => void,
+    knows?: (revision: number) => boolean,
+  ) => () => void
 }
 
 export interface RepositorySetup<T> {
@@ -81,6 +88,9 @@ const isRow = (row: unknown): row is DocumentRow<unknown> =>
   'revision' in row &&
   typeof row.revision === 'number' &&
   Number.isFinite(row.revision)
+
+const revisionOf = (raw: unknown): number => (isRow(raw) ? raw.revision : Number.NaN)
+const marksOf = (raw: unknown): readonly string[] => (isRow(raw) && Array.isArray(raw.saves) ? raw.saves : [])
 
 const idOf = (raw: unknown): string =>
   typeof raw === 'object' && raw !== null && 'id' in raw && typeof raw.id === 'string' ? raw.id : ''
@@ -125,6 +135,12 @@ export function documentRepository<T>(setup: RepositorySetup<T>): DocumentReposi
       },
     }
   }
+  /** Whether a raw row is the one whose parsed value is at hand. */
+  const isKnown = (raw: unknown): boolean => {
+    if (!isRow(raw)) return false
+    const known = parsed.get(raw.id)
+    return known?.revision === raw.revision && known.savedAt === raw.savedAt
+  }
   const none = (id: string): Found<T> =>
     initial === undefined
       ? { kind: 'none' }
@@ -146,28 +162,50 @@ export function documentRepository<T>(setup: RepositorySetup<T>): DocumentReposi
     kind,
     parse: found,
     read: (id) => inTransaction('r', () => get(id)),
-    save: (save) =>
-      inTransaction('rw', async (): Promise<Saved<T>> => {
-        const before = await get(save.id)
-        if (before.kind === 'none') return { kind: 'gone' }
-        if (before.kind === 'bad') return before
-        if (before.row.revision !== save.base) return { kind: 'clash', row: before.row }
+    save: async (save) => {
+      const saved = await inTransaction('rw', async (): Promise<Saved<T>> => {
+        const raw: unknown = await table().get(save.id)
+        const isGround =
+          raw === undefined ? save.base === 0 && initial !== undefined : revisionOf(raw) === save.base
+        if (!isGround) {
+          const before = await get(save.id)
+          if (before.kind === 'none') return { kind: 'gone' }
+          return before.kind === 'bad' ? before : { kind: 'clash', row: before.row }
+        }
+        // A row of this revision can still be damaged; what this tab saved itself is not read again to tell.
+        const before = raw === undefined || isKnown(raw) ? null : found(raw, undefined)
+        if (before?.kind === 'bad') return before
         const value = setup.besides === undefined ? save.value : await setup.besides(save.value, save)
         const row: Stored<T> = {
           id: save.id,
           value,
           revision: revisionAfter(save.base),
-          saves: [...before.row.saves, save.mark].slice(-MOST_MARKS),
+          saves: [...marksOf(raw), save.mark].slice(-MOST_MARKS),
           savedAt: Date.now(),
           past: save.past.slice(-MOST_CHANGES),
           future: save.future.slice(-MOST_CHANGES),
         }
         await putStored(kind, table(), row)
         return { kind: 'saved', row }
-      }),
-    watch: (id, onFound) => {
-      const subscription = liveQuery(() => inTransaction('r', () => get(id))).subscribe({
-        next: onFound,
+      })
+      // What is saved need not be parsed again when it comes back.
+      if (saved.kind === 'saved') {
+        const { id, revision, savedAt, value } = saved.row
+        parsed.set(id, { revision, savedAt, value })
+      }
+      return saved
+    },
+    watch: (id, onFound, knows = () => false) => {
+      const subscription = liveQuery(() =>
+        inTransaction('r', async () => {
+          const raw: unknown = await table().get(id)
+          // The watcher's own save: its history need not be read again for that.
+          return isKnown(raw) && knows(revisionOf(raw)) ? null : get(id)
+        }),
+      ).subscribe({
+        next: (found) => {
+          if (found !== null) onFound(found)
+        },
         error: (error: unknown) => console.error('A document could not be followed', error),
       })
       return () => subscription.unsubscribe()

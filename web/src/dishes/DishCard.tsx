@@ -35,10 +35,10 @@ function DishCard({ dish }: { dish: Dish }) {
   }, [engine, library, kitchen, dish])
 
   const takeOff = async () => {
-    const putBack = await takeOffShelf(dish.id)
+    const putBack = await takeOffShelf(dish.id, dish.name)
     toast(`${dish.name} is off the shelf.`, {
       duration: 10_000,
-      ...(putBack === null ? {} : { action: { label: 'Put it back', onClick: () => void putBack() } }),
+      ...(putBack === null ? {} : { action: { label: 'Put it back', onClick: putBack } }),
     })
   }
   return (

@@ -14,7 +14,8 @@ export {
   undo,
   useOpenDish,
 } from './openDish'
-export { type Conflict, type SaveState, useRefusal } from './document'
+export { redoShelf, takeOffShelf, undoShelf, useShelfActs } from './shelfActs'
+export { type Conflict, type DocumentState, type SaveState, useRefusal } from './document'
 export {
   changeKitchen,
   flushKitchen,
@@ -49,7 +50,6 @@ export {
   rawText,
   restoreBackup,
   takeAwayDamaged,
-  takeOffShelf,
   unsavedFile,
   useDishNames,
   useShelf,

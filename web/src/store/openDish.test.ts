@@ -7,7 +7,8 @@ import { useKitchenStore } from './kitchen'
 import { loadKitchen } from './load'
 import { nudged, rereadLine, typedLine, withAmountText, withGrams } from './lines'
 import { closeDish, openDish, redo, run, settleClash, undo, useOpenDish } from './openDish'
-import { addBlankDish, importText, openDemoKitchen, takeOffShelf } from './shelf'
+import { addBlankDish, importText, openDemoKitchen } from './shelf'
+import { redoShelf, takeOffShelf, undoShelf } from './shelfActs'
 import { keepTrial } from './trials'
 
 const state = () => useOpenDish.getState()
@@ -152,11 +153,22 @@ describe('shelf', () => {
 
   it('takes a dish off and puts it back whole', async () => {
     const id = state().value?.id ?? ''
-    const putBack = await takeOffShelf(id)
+    const putBack = await takeOffShelf(id, 'Test')
     expect(await stored(id)).toBeNull()
-    await putBack?.()
-    expect((await stored(id))?.name).toBe('Test')
-    expect(await takeOffShelf('nowhere')).toBeNull()
+    putBack?.()
+    await vi.waitFor(async () => expect((await stored(id))?.name).toBe('Test'))
+    expect(undoShelf()).toBeNull()
+    expect(await takeOffShelf('nowhere', 'x')).toBeNull()
+  })
+
+  it('undoes and does again what was done on it', async () => {
+    const id = state().value?.id ?? ''
+    await takeOffShelf(id, 'Test')
+    expect(undoShelf()).toBe('take Test off the shelf')
+    await vi.waitFor(async () => expect(await stored(id)).not.toBeNull())
+    expect(redoShelf()).toBe('take Test off the shelf')
+    await vi.waitFor(async () => expect(await stored(id)).toBeNull())
+    expect(redoShelf()).toBeNull()
   })
 
   it('opens the demo dishes with their trials beside one’s own, once', async () => {

@@ -13,9 +13,7 @@ import {
   readDishes,
   readRaw,
   removeBad,
-  removeDish,
   restoreAll,
-  restoreDish,
   watchDishIds,
 } from '../data'
 import { type ImportReport, type JobOptions, runJob } from '../workers'
@@ -134,12 +132,6 @@ export async function importFiles(files: readonly File[], options: JobOptions): 
   options.signal?.throwIfAborted()
   await addDishes(dishes, [])
   return { count: dishes.length, failed }
-}
-
-/** Takes a dish off the shelf; returns the way to put it back. */
-export async function takeOffShelf(id: string): Promise<(() => Promise<void>) | null> {
-  const removed = await removeDish(id)
-  return removed === null ? null : () => restoreDish(removed)
 }
 
 /**

@@ -11,12 +11,17 @@ import {
 } from '@dnd-kit/core'
 import { sortableKeyboardCoordinates } from '@dnd-kit/sortable'
 
+// The same objects at every render: other ones would draw every row again.
+const MOUSE = { activationConstraint: { distance: 4 } }
+const TOUCH = { activationConstraint: { delay: 220, tolerance: 8 } }
+const KEYBOARD = { coordinateGetter: sortableKeyboardCoordinates }
+
 /** How things are taken hold of: by mouse at once, by touch after holding (a swipe always scrolls), by keyboard. */
 export function useDragSensors(): SensorDescriptor<SensorOptions>[] {
   return useSensors(
-    useSensor(MouseSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(TouchSensor, { activationConstraint: { delay: 220, tolerance: 8 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+    useSensor(MouseSensor, MOUSE),
+    useSensor(TouchSensor, TOUCH),
+    useSensor(KeyboardSensor, KEYBOARD),
   )
 }
 

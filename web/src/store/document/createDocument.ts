@@ -416,7 +416,11 @@ export function createDocument<T extends object>(options: DocumentOptions<T>): O
       use.setState({ ...closed, missing: 'none' })
       return
     }
-    stopWatching = repository.watch(id, (next) => follow(id, next))
+    stopWatching = repository.watch(
+      id,
+      (next) => follow(id, next),
+      (revision) => ground?.id === id && use.getState().save !== 'gone' && revision <= ground.revision,
+    )
   }
 
   async function closeNow(): Promise<void> {
