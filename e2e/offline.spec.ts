@@ -1,10 +1,24 @@
 import { type ChildProcess, spawn } from 'node:child_process'
+import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
+import { gzipSync } from 'node:zlib'
 import { expect, test } from '@playwright/test'
 import { waitSaved } from './bench'
 
 const root = fileURLToPath(new URL('..', import.meta.url))
 const PORT = 4674
+
+/** Code that the page needs before it shows anything, gzip kB. */
+const MOST_FIRST_KB = 230
+
+test('the first load holds no engine, no charts and no readers of files', () => {
+  const folder = new URL('../web/dist/', import.meta.url)
+  const html = readFileSync(new URL('index.html', folder), 'utf8')
+  const files = [...html.matchAll(/(?:src|href)="\/(assets\/[^"]+\.js)"/g)].map(([, file]) => file ?? '')
+  expect(files.length).toBeGreaterThan(2)
+  const bytes = files.map((file) => gzipSync(readFileSync(new URL(file, folder))).length)
+  expect(bytes.reduce((sum, size) => sum + size, 0) / 1000).toBeLessThan(MOST_FIRST_KB)
+})
 
 /** A server of its own, that can be stopped. */
 async function startServer(): Promise<{ address: string; server: ChildProcess }> {

@@ -65,7 +65,7 @@ export default defineConfig({
             },
             // What works dishes out is one chunk: it is always needed whole, and many small ones cost more.
             { name: 'engine', test: /[\\/]core[\\/]src[\\/](?!model|interchange)/, priority: 1 },
-            { name: 'ui', test: /[\\/]web[\\/]src[\\/](ui|charts)[\\/](?!FinderList|Toasts)/ },
+            { name: 'ui', test: /[\\/]web[\\/]src[\\/]ui[\\/](?!FinderList|Toasts|dragging)/ },
           ],
         },
       },

@@ -1,2 +1,2 @@
 export { type JobOptions, runJob } from './door'
-export { type ImportReport, isRecipeFile, type NamedFile } from './importRecipes'
+export { type ImportReport, isRecipeFile, type NamedFile } from './recipeFiles'

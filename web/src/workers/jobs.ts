@@ -5,7 +5,8 @@ import type { Ingredient } from '@frijol/core/model'
 import { libraryFrom, withOwn } from '@frijol/library/from'
 import { nanoid } from 'nanoid'
 import { fetchLibrary } from '../data/fetchLibrary'
-import { importRecipes, type ImportReport, type NamedFile, type Report } from './importRecipes'
+import { importRecipes } from './importRecipes'
+import type { ImportReport, NamedFile, Report } from './recipeFiles'
 
 export interface ImportInput {
   readonly files: readonly NamedFile[]

@@ -6,7 +6,8 @@ import type { ReadContext } from '@frijol/core/interchange'
 import { expose } from 'comlink'
 import { describe, expect, it, vi } from 'vitest'
 import { runJob } from './door'
-import { importRecipes, isRecipeFile, type NamedFile } from './importRecipes'
+import { importRecipes } from './importRecipes'
+import { isRecipeFile, type NamedFile } from './recipeFiles'
 import { JOBS } from './jobs'
 
 let count = 0
