@@ -77,7 +77,7 @@ export function AddStep({ part, onPasteMany }: AddStepProps) {
         onClose={() => setPicking(false)}
         onPick={(operation) => {
           setPicking(false)
-          pick(operation)
+          if (operation !== null) pick(operation)
         }}
       />
     </AddField>

@@ -1,17 +1,16 @@
-import { OperationId as Operations, type Step, type StepReading, type Until } from '@frijol/core/model'
-import type { Part } from '@frijol/core/model'
+import type { Part, Step, StepReading, Until } from '@frijol/core/model'
 import { dialC, fanAirC } from '@frijol/core/measure'
-import { guidanceOf, SPECS, specOf } from '@frijol/core/program'
+import { guidanceOf, specOf } from '@frijol/core/program'
 import { followWords, type HandChange } from '@frijol/core/reading'
+import { useState } from 'react'
 import { kitchenWords, methodCommands, run, useDish, useKitchenStore } from '../../store'
 import { Button, Field, NumberField, SelectInput, TextArea } from '../../ui'
 import { stateOfLot } from './format'
+import { NO_OPERATION, PickOperation } from './PickOperation'
 import { Additions, type PieceProps, SettingField, SETTINGS } from './SettingField'
 import { Takes } from './Takes'
 import { TeachWord } from './TeachWord'
 import { Weighing } from './Weighing'
-
-const byName = [...SPECS].sort((a, b) => a.name.localeCompare(b.name))
 
 export interface StepEditorProps {
   partId: string
@@ -27,6 +26,7 @@ export function StepEditor({ partId, step, number, reading }: StepEditorProps) {
 }
 
 function Editor({ part, step, number, reading }: Omit<StepEditorProps, 'partId'> & { part: Part }) {
+  const [isPicking, setPicking] = useState(false)
   const set = (change: HandChange) => run(methodCommands.setStepFacts(part.id, step, change))
   const write = (change: Partial<Step>, label: string) =>
     run(methodCommands.replaceStep(part.id, { ...step, ...change }, label, `${label} ${step.id}`))
@@ -40,22 +40,27 @@ function Editor({ part, step, number, reading }: Omit<StepEditorProps, 'partId'>
     >
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
         <Field label="What is done">
-          {(props) => (
-            <SelectInput
-              {...props}
-              value={step.operation ?? ''}
-              onChange={(event) => {
-                const parsed = Operations.safeParse(event.target.value)
-                set({ operation: parsed.success ? parsed.data : null })
-              }}
-            >
-              <option value="">Nothing that changes mass</option>
-              {byName.map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
-            </SelectInput>
+          {({ id }) => (
+            <>
+              <Button
+                id={id}
+                aria-haspopup="dialog"
+                aria-label={`What is done: ${spec === null ? NO_OPERATION : spec.name}`}
+                className="w-full !justify-start truncate !rounded-lg !border !border-edge !bg-paper !px-2.5 !text-[15px] !font-normal"
+                onClick={() => setPicking(true)}
+              >
+                {spec === null ? NO_OPERATION : spec.name}
+              </Button>
+              <PickOperation
+                isOpen={isPicking}
+                withNone
+                onClose={() => setPicking(false)}
+                onPick={(operation) => {
+                  setPicking(false)
+                  set({ operation })
+                }}
+              />
+            </>
           )}
         </Field>
         <NumberField
