@@ -1,7 +1,6 @@
 // npm run screenshots [-- folder [narrow]]: pictures of the main views of the built application, from the demo kitchen.
-import { spawn } from 'node:child_process'
 import { mkdirSync } from 'node:fs'
-import { chromium } from '@playwright/test'
+import { openBrowser, startServer } from './chromium.mjs'
 import { root } from './run.mjs'
 
 const folder = process.argv[2] ?? `${root}docs/screenshots`
@@ -10,32 +9,10 @@ const viewport = isNarrow ? { width: 390, height: 844 } : { width: 1280, height:
 const PORT = 4671
 mkdirSync(folder, { recursive: true })
 
-const server = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
-  cwd: root,
-  env: { ...process.env, PORT: String(PORT), FRIJOL_DEMO: '1' },
-  stdio: ['ignore', 'pipe', 'inherit'],
-})
-const address = await new Promise((resolve, reject) => {
-  server.stdout.on('data', (data) => {
-    const found = /http:\/\/\S+/.exec(String(data))
-    if (found) resolve(found[0])
-  })
-  server.on('exit', () => reject(new Error('the server did not start')))
-})
+const { server, address } = await startServer(PORT)
 let browser
 try {
-  browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-    ],
-  })
+  browser = await openBrowser()
   const page = await browser.newPage({ viewport })
   page.on('console', (message) => message.type() === 'error' && console.error('console:', message.text()))
   const views = [

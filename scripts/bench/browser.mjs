@@ -1,11 +1,10 @@
 // Time from a key to the painted readings in Chromium, against a bare React input in the same run.
-import { spawn } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { chromium } from '@playwright/test'
 import express from 'express'
 import { build } from 'vite'
+import { openBrowser, sampleKeys, startServer } from '../chromium.mjs'
 import { root } from '../run.mjs'
 
 const PORT = 4675
@@ -21,42 +20,12 @@ await build({
   build: { outDir, emptyOutDir: true },
 })
 const bare = express().use(express.static(outDir)).listen(BARE_PORT, '127.0.0.1')
-const server = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
-  cwd: root,
-  env: { ...process.env, PORT: String(PORT), FRIJOL_DEMO: '1' },
-  stdio: ['ignore', 'pipe', 'inherit'],
-})
-await new Promise((resolve) => server.stdout.once('data', resolve))
-const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
-})
+const { server } = await startServer(PORT)
+const browser = await openBrowser()
 
 /** Types digits into a field; each sample is from the key's event to the task after the next frame. */
 async function typeInto(page, field) {
-  await page.evaluate(() => {
-    window.samples = []
-    addEventListener(
-      'keydown',
-      () => {
-        const start = performance.now()
-        requestAnimationFrame(() => {
-          const channel = new MessageChannel()
-          channel.port1.onmessage = () => window.samples.push(performance.now() - start)
-          channel.port2.postMessage(0)
-        })
-      },
-      true,
-    )
-  })
+  await sampleKeys(page)
   await field.focus()
   for (let at = 0; at < KEYS; at += 1) {
     await page.keyboard.press('ControlOrMeta+a')

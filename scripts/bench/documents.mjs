@@ -1,12 +1,11 @@
 // First load, start, keys in a large dish, and a full shelf, as ratios to baselines of the same run.
-import { spawn } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { gzipSync } from 'node:zlib'
-import { chromium } from '@playwright/test'
 import express from 'express'
 import { build } from 'vite'
+import { openBrowser, sampleKeys, startServer } from '../chromium.mjs'
 import { root } from '../run.mjs'
 
 const PORT = 4677
@@ -30,24 +29,9 @@ await build({
   },
 })
 const bare = express().use(express.static(outDir)).listen(BARE_PORT, '127.0.0.1')
-const server = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
-  cwd: root,
-  env: { ...process.env, PORT: String(PORT), FRIJOL_DEMO: '1' },
-  stdio: ['ignore', 'pipe', 'inherit'],
-})
-await new Promise((resolve) => server.stdout.once('data', resolve))
-const address = `http://127.0.0.1:${PORT}`
+const { server, address } = await startServer(PORT)
 const bareAddress = `http://127.0.0.1:${BARE_PORT}`
-const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-  ],
-})
+const browser = await openBrowser()
 
 /** Code that the page needs before it shows anything, and all that it has fetched by then, gzip kB. */
 async function firstLoad() {
@@ -208,21 +192,7 @@ async function typeInto(page, field, text) {
     const { metrics } = await session.send('Performance.getMetrics')
     return 1000 * (metrics.find(({ name }) => name === 'TaskDuration')?.value ?? 0)
   }
-  await page.evaluate(() => {
-    window.samples = []
-    addEventListener(
-      'keydown',
-      () => {
-        const begun = performance.now()
-        requestAnimationFrame(() => {
-          const channel = new MessageChannel()
-          channel.port1.onmessage = () => window.samples.push(performance.now() - begun)
-          channel.port2.postMessage(0)
-        })
-      },
-      true,
-    )
-  })
+  await sampleKeys(page)
   await field.focus()
   await page.keyboard.press('End')
   const before = await busy()

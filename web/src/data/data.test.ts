@@ -237,6 +237,10 @@ describe('damaged rows', () => {
     expect((await dishRepository.read('x')).kind).toBe('none')
     await putBack()
     expect((await dishRepository.read('x')).kind).toBe('bad')
+    const again = await removeBad(row)
+    await addDishes([dish('x')], [])
+    await again()
+    expect((await dishRepository.read('x')).kind).toBe('row')
   })
 })
 

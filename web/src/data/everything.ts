@@ -116,7 +116,8 @@ export async function removeBad({ table, id }: BadRow): Promise<() => Promise<vo
     if (table === 'dishes' || table === 'kitchen')
       await database().history.delete(historyId(table === 'dishes' ? 'dish' : 'kitchen', id))
     return async () => {
-      if (raw !== undefined) await rows.put(raw)
+      // Never over what took its place meanwhile.
+      if (raw !== undefined && (await rows.get(id)) === undefined) await rows.put(raw)
     }
   })
 }
