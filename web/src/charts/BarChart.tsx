@@ -49,7 +49,6 @@ function Drawn({ bars }: { bars: readonly Bar[] }) {
     const element = place.current
     if (drawn.current === null || element === null) return
     drawn.current.redraw(barsOption(bars, paletteOf(element)))
-    drawn.current.fit()
   }, [bars])
   useEffect(() => {
     const element = place.current

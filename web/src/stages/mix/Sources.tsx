@@ -1,15 +1,17 @@
 import { contributors } from '@frijol/core/assess'
 import { RadioGroup } from 'radix-ui'
-import { useDeferredValue, useMemo, useRef, useState } from 'react'
+import { useMemo, useRef, useState } from 'react'
 import { BarChart } from '../../charts'
 import { useDish, useKitchenStore, useLibrary } from '../../store'
-import { Button, Card, CardTitle, useNear } from '../../ui'
+import { Button, Card, CardTitle, useNear, useSettled } from '../../ui'
 
 const FIGURES = [
   ['sodiumMg', 'Sodium'],
   ['cost', 'Cost'],
 ] as const
 type Figure = (typeof FIGURES)[number][0]
+
+const RESTS_MS = 350
 
 /** Fewer bars are read more easily; the rest is one. */
 const MOST_BARS = 8
@@ -23,7 +25,8 @@ export function Sources() {
 
 function Bars() {
   const [figure, setFigure] = useState<Figure>('sodiumMg')
-  const dish = useDeferredValue(useDish())
+  // A chart follows once the typing rests; the figures above it follow every key.
+  const dish = useSettled(useDish(), RESTS_MS)
   const library = useLibrary()
   const kitchen = useKitchenStore((state) => state.kitchen)
   const { bars, unit, served, left } = useMemo(() => {
