@@ -54,6 +54,36 @@ describe('assess', () => {
     expect(part?.cookedBasis).toBe('family')
   })
 
+  it('lets the whiskers of before stand in between two keys, and then works them out', () => {
+    const before = dishOf(mincePart())
+    const [part] = before.parts
+    if (part === undefined) throw new Error('no part')
+    const after = dishOf({
+      ...part,
+      lines: part.lines.map((line) =>
+        line.food.includes('walnuts') ? { ...line, food: 'sunflower seeds', ingredientId: null } : line,
+      ),
+    })
+    const was = done(before)
+    const whole = done({ ...after, parts: after.parts.map((one) => ({ ...one })) })
+    const between = assess(after, testLibrary, testKitchen, was)
+    const sdsOf = ({ parts: [one] }: Assessment) => [
+      one?.cookedSdG,
+      ...(one?.ratios ?? []).map(({ sd }) => sd),
+      ...(one?.attributes ?? []).map(({ sd }) => sd),
+    ]
+    const withoutSds = (one: Assessment) =>
+      JSON.parse(
+        JSON.stringify(one, (key, value: unknown) => (/^(?:cookedSdG|sd)$/.test(key) ? 0 : value)),
+      ) as unknown
+    expect(sdsOf(between)).toEqual(sdsOf(was))
+    expect(withoutSds(between)).toEqual(withoutSds(whole))
+    expect(sdsOf(whole)).not.toEqual(sdsOf(was))
+    expect(done(after)).toEqual(whole)
+    // What is settled stays so.
+    expect(assess(after, testLibrary, testKitchen, was)).toEqual(whole)
+  })
+
   it('divides by cooked mass and by portions', () => {
     const dish = dishOf(partOf(['200 g white beans'], null, { cookedMassG: 180 }))
     const { perPortion, per100g } = done({ ...dish, aim: { ...dish.aim, portions: 2 } })

@@ -1,5 +1,5 @@
 import { type ResolvedLine, resolveLines } from '../composition'
-import type { Dish, Kitchen, Library, Part, Step, StepUse, Written } from '../model'
+import type { Assessment, Dish, Kitchen, Library, Part, Step, StepUse, Written } from '../model'
 import { allocateParts, type Granted } from '../program'
 import { newReading, readUses, type Reading, stillHolds } from '../reading'
 import { lent } from './lend'
@@ -33,6 +33,21 @@ function inOrder(dish: Dish, uses: Uses): Ordered[] {
   return [...done.values()]
 }
 
+/** Minutes, heat and ends of a step do not change what its words take. */
+const saysTheSame = (a: readonly Step[], b: readonly Step[]): boolean =>
+  a === b ||
+  (a.length === b.length &&
+    a.every((step, at) => {
+      const other = b[at]
+      return (
+        step === other ||
+        (step.id === other?.id &&
+          step.text === other.text &&
+          step.uses === other.uses &&
+          step.operation === other.operation)
+      )
+    }))
+
 type Uses = ReadonlyMap<string, readonly (readonly StepUse[])[]>
 
 interface RememberedUses {
@@ -46,6 +61,8 @@ interface RememberedUses {
 }
 /** The uses of a dish as they were read last, by its first method. */
 const remembered = new WeakMap<readonly Step[], RememberedUses>()
+/** What was read last: an edit of a setting makes a new method with the same words. */
+let latest: RememberedUses | null = null
 
 /** What the uses of steps depend on beside their words: which foods are listed by which names, and the parts' names. */
 const namesOf = (dish: Dish, lines: readonly (readonly ResolvedLine[])[]): string =>
@@ -76,15 +93,15 @@ function usesIn(dish: Dish, library: Library, kitchen: Kitchen): Uses {
   const methods = dish.parts.map(({ steps }) => steps)
   const key = methods.find((steps) => steps.length > 0)
   if (key === undefined) return new Map()
-  const known = remembered.get(key)
+  const known = remembered.get(key) ?? latest
   if (
-    known !== undefined &&
+    known !== null &&
     known.library === library &&
     known.kitchen === kitchen &&
     known.names === names &&
     known.written === dish.written &&
     known.methods.length === methods.length &&
-    known.methods.every((steps, at) => steps === methods[at]) &&
+    known.methods.every((steps, at) => saysTheSame(steps, methods[at] ?? [])) &&
     stillHolds(known.reading, massIn(lines))
   )
     return known.uses
@@ -96,7 +113,8 @@ function usesIn(dish: Dish, library: Library, kitchen: Kitchen): Uses {
     reading,
   )
   const uses: Uses = new Map(dish.parts.map(({ id }, at) => [id, read[at] ?? []]))
-  remembered.set(key, { methods, written: dish.written, library, kitchen, names, reading, uses })
+  latest = { methods, written: dish.written, library, kitchen, names, reading, uses }
+  remembered.set(key, latest)
   return uses
 }
 
@@ -107,9 +125,15 @@ export interface ReadWork extends PartWork {
 
 /**
  * Works every part out, those that others take first; each part is handed out once over the whole dish.
+ * @param before the dish as it was, whose standard deviations may stand in for now
  * @returns one entry a part, in the dish's order
  */
-export function workDish(dish: Dish, library: Library, kitchen: Kitchen): ReadWork[] {
+export function workDish(
+  dish: Dish,
+  library: Library,
+  kitchen: Kitchen,
+  before: Assessment | null = null,
+): ReadWork[] {
   const read = usesIn(dish, library, kitchen)
   const listed = new Map(
     lent(
@@ -134,7 +158,8 @@ export function workDish(dish: Dish, library: Library, kitchen: Kitchen): ReadWo
       granted: granted.get(part.id) ?? NOTHING,
       others: others.flatMap(({ id }) => works.get(id) ?? []),
     }
-    works.set(part.id, workPart(input, library, kitchen))
+    const asItWas = before?.parts.find(({ partId }) => partId === part.id) ?? null
+    works.set(part.id, workPart(input, library, kitchen, asItWas))
   }
   return dish.parts.flatMap(({ id }) => {
     const done = works.get(id)

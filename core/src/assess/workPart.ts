@@ -15,7 +15,18 @@ import {
   safetyFindings,
   unitSlips,
 } from '../rules'
-import { distanceTo, familyTable, readFamily, served, viscosityAt, waterBudget, waterSlack } from '../texture'
+import {
+  distanceTo,
+  type FamilyTable,
+  familyTable,
+  readFamily,
+  type Readings,
+  served,
+  spreadOf,
+  viscosityAt,
+  waterBudget,
+  waterSlack,
+} from '../texture'
 import { askedInstead } from './asked'
 
 /** All that is known of one part before the dish's aim is looked at. */
@@ -29,6 +40,8 @@ export interface PartWork {
   readonly findings: readonly Found[]
   /** Share of each other part that this one takes, by its id. */
   readonly takes: ReadonlyMap<string, number>
+  /** The standard deviations are those of an earlier assessment. */
+  readonly isBetween: boolean
 }
 
 /** What a part is worked out from, beside itself. */
@@ -69,15 +82,55 @@ function massVariance(method: PartRun): number {
   return sum
 }
 
+type Spreads = Pick<PartAssessment, 'cookedSdG' | 'ratios' | 'attributes'>
+
+const NOTHING_READ: Readings = { ratios: [], attributes: [] }
+
+/** Follows every scatter of a part: how sure its cooked mass and its readings are. */
+function spreadsOf(method: PartRun, table: FamilyTable | null, original: Original | null): Spreads {
+  const variance = { massG2: 0 }
+  if (table === null) variance.massG2 = massVariance(method)
+  const { ratios, attributes } =
+    table === null
+      ? NOTHING_READ
+      : readFamily(
+          table,
+          method.state,
+          original,
+          spreadOf(table, method.state, neighbours(method, variance), original),
+        )
+  // What is followed from is large, and a document's history holds many runs.
+  method.snapshots = null
+  return { cookedSdG: Math.sqrt(variance.massG2), ratios, attributes }
+}
+
+/** The readings as they are now, as sure as they were before. */
+function spreadsBetween(
+  method: PartRun,
+  table: FamilyTable | null,
+  original: Original | null,
+  before: Spreads,
+): Spreads {
+  const { ratios, attributes } =
+    table === null ? NOTHING_READ : readFamily(table, method.state, original, null)
+  const sds = new Map<string, number>([...before.ratios, ...before.attributes].map(({ id, sd }) => [id, sd]))
+  return {
+    cookedSdG: before.cookedSdG,
+    ratios: ratios.map((one) => ({ ...one, sd: sds.get(one.id) ?? one.sd })),
+    attributes: attributes.map((one) => ({ ...one, sd: sds.get(one.id) ?? one.sd })),
+  }
+}
+
+/** The family that reads a part; null where none does, or nothing is there to read. */
+const judgedBy = ({ part }: PartInput, rawMassG: number): FamilyTable | null =>
+  rawMassG > 0 ? familyTable(part.family) : null
+
 /** Shares of other parts that a part takes, by id. */
 const takesOf = ({ program }: PartRun): ReadonlyMap<string, number> =>
   new Map(program.others.map(({ part }, at) => [part.id, program.takenShares[at] ?? 0]))
 
-function work(
-  { part, lines: at, uses, granted, others }: PartInput,
-  library: Library,
-  kitchen: Kitchen,
-): PartWork {
+function work(input: PartInput, library: Library, kitchen: Kitchen, before: PartAssessment | null): PartWork {
+  const { part, lines: at, uses, granted, others } = input
   const lines = resolveLines(part, library, kitchen)
   const table = familyTable(part.family)
   const program = compile({
@@ -103,13 +156,9 @@ function work(
   let rawMassG = 0
   for (const { mass } of at) rawMassG += mass?.value ?? 0
   for (const { assessment } of others) rawMassG += (takes.get(assessment.partId) ?? 0) * assessment.rawMassG
-  const hasMass = rawMassG > 0
-  const isJudged = table !== null && hasMass
-  const variance = { massG2: 0 }
-  const near = neighbours(method, variance)
-  const readings = isJudged ? readFamily(table, state, near, original) : { ratios: [], attributes: [] }
-  if (!isJudged) variance.massG2 = massVariance(method)
-  method.snapshots = null
+  const judge = judgedBy(input, rawMassG)
+  const readings =
+    before === null ? spreadsOf(method, judge, original) : spreadsBetween(method, judge, original, before)
   const sums = sumCooked(
     sumLines(at, kitchen),
     method.nutrients,
@@ -125,7 +174,7 @@ function work(
     originalName: original?.name ?? null,
     rawMassG,
     cookedMassG,
-    cookedSdG: Math.sqrt(variance.massG2),
+    cookedSdG: readings.cookedSdG,
     cookedBasis: method.basis,
     water: {
       totalG: water.totalG,
@@ -138,7 +187,7 @@ function work(
     attributes: readings.attributes,
     distance: distanceTo(original, readings.attributes),
     viscosityPaS:
-      isJudged && table.isPoured ? viscosityAt(state, served(table, state, original).servingC) : null,
+      judge?.isPoured === true ? viscosityAt(state, served(judge, state, original).servingC) : null,
     lines: lineReadings(lines, rawMassG),
     steps: method.trace.map(({ reading }) => reading),
     start: method.start,
@@ -159,9 +208,19 @@ function work(
     ...listAgainstSteps(lines, part.steps, kitchen),
     ...(table === null ? [] : ratioFindings(table, readings.ratios, lines)),
     ...methodRules({ part, lines, method, state, kitchen, rawMassG }),
-    ...runFindings(method, granted, isJudged),
+    ...runFindings(method, granted, judge !== null),
   ]
-  return { lines, state, method, sums, original, assessment, findings: askedInstead(findings, method), takes }
+  return {
+    lines,
+    state,
+    method,
+    sums,
+    original,
+    assessment,
+    findings: askedInstead(findings, method),
+    takes,
+    isBetween: before !== null,
+  }
 }
 
 interface Memo {
@@ -172,26 +231,45 @@ interface Memo {
 }
 const memo = new WeakMap<Part, Memo>()
 
+/** Another part as a taker sees it: how sure its readings are does not matter to it. */
+const isAlike = (a: PartWork, b: PartWork | undefined): boolean => a.method === b?.method && a.sums === b.sums
+
 const isSame = (a: PartInput, b: PartInput): boolean =>
   a.lines.length === b.lines.length &&
   a.lines.every((line, at) => line === b.lines[at]) &&
   (a.uses === b.uses || JSON.stringify(a.uses) === JSON.stringify(b.uses)) &&
   a.others.length === b.others.length &&
-  a.others.every((work, at) => work === b.others[at]) &&
+  a.others.every((work, at) => isAlike(work, b.others[at])) &&
   a.granted.shares.length === b.granted.shares.length &&
   a.granted.shares.every((share, at) => share === b.granted.shares[at])
 
-/** Works a part out; memoised by identity, so editing one part recomputes one part, and those that take from it. */
-export function workPart(input: PartInput, library: Library, kitchen: Kitchen): PartWork {
+/** A part that was worked out between two keys, with its standard deviations worked out as well. */
+function settled(known: PartWork, input: PartInput): PartWork {
+  const { method, original, assessment } = known
+  const spreads = spreadsOf(method, judgedBy(input, assessment.rawMassG), original)
+  return { ...known, assessment: { ...assessment, ...spreads }, isBetween: false }
+}
+
+/**
+ * Works a part out; memoised by identity, so editing one part recomputes one part, and those that take from it.
+ * @param before the part as it was, whose standard deviations may stand in for now; null works them out
+ */
+export function workPart(
+  input: PartInput,
+  library: Library,
+  kitchen: Kitchen,
+  before: PartAssessment | null,
+): PartWork {
   const known = memo.get(input.part)
-  if (
+  const isKnown =
     known !== undefined &&
     known.library === library &&
     known.kitchen === kitchen &&
     isSame(known.input, input)
-  )
-    return known.done
-  const done = work(input, library, kitchen)
+  if (isKnown && (before !== null || !known.done.isBetween)) return known.done
+  const { family, originalId } = input.part
+  const canStand = before?.family === family && before.originalId === originalId
+  const done = isKnown ? settled(known.done, input) : work(input, library, kitchen, canStand ? before : null)
   memo.set(input.part, { library, kitchen, input, done })
   return done
 }

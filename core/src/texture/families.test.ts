@@ -8,7 +8,7 @@ import { type PartRun, type PartState, scattersOf, stateWith } from '../process'
 import { attributeEquation } from './equation'
 import { familyTable, judgedFamilies } from './families'
 import { attributeValue, type FamilyTable, windowOf } from './family'
-import { distanceTo, readFamily, served, valuesOf } from './readings'
+import { distanceTo, readFamily, served, spreadOf, valuesOf } from './readings'
 
 const stateOf = (mix: Mix, keeps = 0.8): PartState => runMix(mix, keeps).state
 const tableOf = (id: 'crumble-mince' | 'coating-sauce'): FamilyTable => {
@@ -193,8 +193,13 @@ describe('readFamily', () => {
     readFamily(
       crumble,
       run.state,
-      isScattered ? scattersOf(run).map(({ change }) => stateWith(run, [change])) : [],
       original,
+      spreadOf(
+        crumble,
+        run.state,
+        isScattered ? scattersOf(run).map(({ change }) => stateWith(run, [change])) : [],
+        original,
+      ),
     )
 
   it('carries the scatter of measuring into the readings', () => {
@@ -210,7 +215,7 @@ describe('readFamily', () => {
     const run = spooned()
     const calibrations = new Map([['firmness' as const, { offset: 1, slope: 1, sd: 0.4 }]])
     const plain = read(run, mince, false).attributes.find(({ id }) => id === 'firmness')
-    const learned = readFamily(crumble, run.state, [], mince, calibrations).attributes.find(
+    const learned = readFamily(crumble, run.state, mince, null, calibrations).attributes.find(
       ({ id }) => id === 'firmness',
     )
     expect(learned?.value).toBeCloseTo((plain?.value ?? 0) + 1, 9)

@@ -19,6 +19,8 @@ export {
   readFamily,
   type Readings,
   served,
+  type Spread,
+  spreadOf,
   type Values,
   valuesOf,
 } from './readings'

@@ -128,37 +128,58 @@ function guesses({ cooked, coverage }: PartState): PartState['cooked'][] {
   return found
 }
 
+/** Standard deviations of a family's ratios and attributes, before what is unknown of the foods widens them. */
+export interface Spread {
+  readonly ratios: Float64Array
+  readonly attributes: Float64Array
+}
+
 /**
- * Ratios and attributes of a part with their standard deviations: the model's own, that of measuring each line, that of
- * how kitchens differ in each step, and that of what is not known of the foods.
+ * How sure the readings of a state are: the model's own standard deviation, that of measuring each line, that of how
+ * kitchens differ in each step, and that of foods without a figure of their own.
  *
  * @param neighbours states with one scatter applied, each read before the next is asked for
  */
-export function readFamily(
+export function spreadOf(
   table: FamilyTable,
   state: PartState,
   neighbours: Iterable<PartState>,
   original: Original | null,
   calibrations: Calibrations = NOT_CALIBRATED,
-): Readings {
+): Spread {
   const at = served(table, state, original)
   const now = valuesOf(table, at, calibrations)
-  const ratioVariance = new Float64Array(table.ratios.length)
-  const attributeVariance = Float64Array.from(
+  const ratios = new Float64Array(table.ratios.length)
+  const attributes = Float64Array.from(
     table.attributes,
     ({ id, sd }) => (calibrations.get(id)?.sd ?? sd) ** 2,
   )
   const add = (values: Values): void => {
     values.ratios.forEach((value, index) => {
-      ratioVariance[index] = (ratioVariance[index] ?? 0) + (value - (now.ratios[index] ?? 0)) ** 2
+      ratios[index] = (ratios[index] ?? 0) + (value - (now.ratios[index] ?? 0)) ** 2
     })
     values.attributes.forEach((value, index) => {
-      attributeVariance[index] = (attributeVariance[index] ?? 0) + (value - (now.attributes[index] ?? 0)) ** 2
+      attributes[index] = (attributes[index] ?? 0) + (value - (now.attributes[index] ?? 0)) ** 2
     })
   }
   for (const neighbour of neighbours) add(valuesOf(table, served(table, neighbour, original), calibrations))
   for (const cooked of guesses(state))
     add(valuesOf(table, { ...at, state: { ...state, cooked } }, calibrations))
+  return { ratios: ratios.map(Math.sqrt), attributes: attributes.map(Math.sqrt) }
+}
+
+/**
+ * Ratios and attributes of a part, each with its standard deviation.
+ * @param spread null where the scatters were not followed: the model's own standard deviation stands alone
+ */
+export function readFamily(
+  table: FamilyTable,
+  state: PartState,
+  original: Original | null,
+  spread: Spread | null,
+  calibrations: Calibrations = NOT_CALIBRATED,
+): Readings {
+  const now = valuesOf(table, served(table, state, original), calibrations)
   const isGuessed = state.coverage.glutamateSdMg > GUESSED_SHARE * state.cooked.glutamateMg
   return {
     ratios: table.ratios.flatMap((ratio, index): RatioReading[] => {
@@ -172,7 +193,7 @@ export function readFamily(
           id: ratio.id,
           label: ratio.label,
           value,
-          sd: Math.hypot(Math.sqrt(ratioVariance[index] ?? 0), unknown),
+          sd: Math.hypot(spread?.ratios[index] ?? 0, unknown),
           unit: ratio.unit,
           ...bounds,
           state: windowState(value, bounds),
@@ -180,12 +201,12 @@ export function readFamily(
         },
       ]
     }),
-    attributes: table.attributes.flatMap(({ id, terms }, index): AttributeReading[] => {
+    attributes: table.attributes.flatMap(({ id, terms, sd: model }, index): AttributeReading[] => {
       const inputs = terms.map(({ input }) => input)
       const share = knownShare(inputs, state)
       if (share < LEAST_KNOWN) return []
       const unknown = share < WELL_KNOWN ? UNKNOWN_POINTS * (1 - share) : 0
-      const sd = Math.hypot(Math.sqrt(attributeVariance[index] ?? 0), unknown)
+      const sd = Math.hypot(spread?.attributes[index] ?? calibrations.get(id)?.sd ?? model, unknown)
       const isPartly =
         share < WELL_KNOWN || (isGuessed && inputs.some((one) => inputOf(one).knows === 'umami'))
       return [reachOf(now.attributes[index] ?? 0, original, id, sd, isPartly ? 'partly' : 'known')]

@@ -9,8 +9,16 @@ import { watchWeighings } from './weighings'
 
 export const engine: Engine = { assess, nextAct, closeness, indexFoods, libraryFrom, withOwn }
 
-/** Keeps the assessment of the open dish in step with the dish, the library and the kitchen. */
-function follow(): void {
+/** After this long without a change, ms, the hand rests: a pause between words, not between letters. */
+const REST_MS = 250
+let resting: ReturnType<typeof setTimeout> | undefined
+
+/**
+ * Keeps the assessment of the open dish in step with the dish, the library and the kitchen. Values, bands and findings
+ * follow every key; how sure they are is worked out once the hand rests.
+ */
+function follow(isResting = false): void {
+  clearTimeout(resting)
   const dish = useOpenDish.getState().value
   const { library, kitchen } = useKitchenStore.getState()
   const now = useAssessed.getState()
@@ -18,7 +26,12 @@ function follow(): void {
     if (now.dish !== null) useAssessed.setState({ dish: null, assessment: null })
     return
   }
-  const assessment: Assessment = assess(dish, library, kitchen)
+  const before = isResting || now.dish?.id !== dish.id ? null : now.assessment
+  const assessment: Assessment = assess(dish, library, kitchen, before)
+  if (before !== null)
+    resting = setTimeout(() => {
+      follow(true)
+    }, REST_MS)
   if (dish !== now.dish || assessment !== now.assessment) useAssessed.setState({ dish, assessment })
 }
 
