@@ -87,6 +87,32 @@ export interface Culture {
   readonly ripePH: number
 }
 
+/** Notes that foods bring: each as a dose on a scale of its own, a gram of the food at a time. */
+export const AROMAS = [
+  /** g of smoked paprika. */
+  'smoke',
+  /** g of dried seaweed. */
+  'marine',
+  /** g of ground warm spice. */
+  'warmSpice',
+  /** Dose of butter notes. */
+  'buttery',
+  /** g of black salt. */
+  'sulphur',
+  /** Points of bitterness. */
+  'bitter',
+  /** Roasted notes that the food brings ready made. */
+  'roast',
+  /** g of lactic acid. */
+  'lactic',
+  /** Culture notes. */
+  'cultured',
+] as const
+export type Aroma = (typeof AROMAS)[number]
+
+/** Temperatures at which the solid fat of a food is stated, C, rising. */
+export const FAT_TEMPS = [5, 12, 18, 20, 22, 25, 35] as const
+
 /** Tables of facts that ship with the library: each fact stands once. */
 export interface Facts {
   readonly foods: ReadonlyMap<string, FoodFact>
@@ -97,4 +123,8 @@ export interface Facts {
   readonly particles: ReadonlyMap<FoodClass, ParticleFact>
   readonly cultures: ReadonlyMap<string, Culture>
   readonly usual: ReadonlyMap<FoodClass, ClassUsual>
+  /** Notes of a gram of the food, in the order of AROMAS; foods without a row bring none. */
+  readonly aromas: ReadonlyMap<string, readonly number[]>
+  /** Share of the food's fat that is solid at each of FAT_TEMPS, 0 to 1; foods without a row are oil. */
+  readonly solidFats: ReadonlyMap<string, readonly number[]>
 }

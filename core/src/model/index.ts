@@ -35,9 +35,12 @@ export {
 export { defaultKitchen, Kitchen, MeasureRegion, Pack, Price, usualEquipment } from './kitchen'
 export {
   type Agent,
+  type Aroma,
+  AROMAS,
   type ClassUsual,
   type Culture,
   type Facts,
+  FAT_TEMPS,
   type FoodFact,
   type ParticleFact,
   REFUSE_PARTS,

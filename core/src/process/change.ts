@@ -2,15 +2,19 @@ import type { Culture } from '../model'
 import { FAT, PROTEIN } from '../program'
 import type { Bench } from './bench'
 import {
+  BATH_MIN,
   COARSE,
+  CORE_C,
   CULTURE_PH,
   DEVELOPMENT,
   EMULSIFIED,
+  GEL,
   OVERRUN_PCT,
   PARTICLE_UM,
   PIECE_MM,
   poolOf,
   SOAKED,
+  STRAND,
   STRIDE,
 } from './workspace'
 
@@ -35,7 +39,6 @@ const PIECES_TAU_MIN = 0.25
 const STRONG_BLENDER_KW = 1
 /** Air that blending and whipping leave, %. @source 3 to 15; foaming liquids more; practice */
 const BLENDED_AIR_PCT = 6
-const WHIPPED_AIR_PCT = 300
 const WHIP_TAU_MIN = 3
 /** Air falls out while food cooks or rests. Practice. */
 const AIR_TAU_MIN = 60
@@ -138,6 +141,82 @@ function emulsify(bench: Bench, shear: number): void {
   }
 }
 
+/** Strands and gels under a blade, by minutes in it; a masher leaves so much of a gel and of strands. Practice. */
+const TORN_TAU_MIN = 0.2
+const MASHED_GEL = 0.3
+/** A dough that is pulled apart shows strands even where nobody stretched it. Practice. */
+const PULLED_DOUGH = 0.4
+const CRUMB_MM = 6
+
+/** Strands are drawn out or pulled apart; blades and mashers break strands and gels. */
+function handle(bench: Bench, minutes: number): void {
+  const { op, rows } = bench
+  const id = op.spec?.id
+  const cut = id === 'blend' || id === 'rice' ? Math.exp(-minutes / TORN_TAU_MIN) : 1
+  const isMash = id === 'mash'
+  if (cut === 1 && !isMash && op.stretch === 0 && !op.pulls && !op.crumbles) return
+  for (const row of op.rows) {
+    const from = row * STRIDE
+    const { isStrandy, isGluten, gels } = bench.entry(row)
+    const isDough = isGluten || (bench.program.rows[row]?.isWashed ?? false)
+    let strand = rows[from + STRAND] ?? 0
+    if (isMash && !op.pulls) strand *= MASHED_GEL
+    strand *= cut
+    if (isDough) strand = Math.max(strand, op.stretch, op.pulls ? PULLED_DOUGH : 0)
+    if (isStrandy && (op.pulls || op.stretch > 0)) strand = 1
+    rows[from + STRAND] = strand
+    const isBroken = isMash || op.crumbles
+    rows[from + GEL] = (rows[from + GEL] ?? 0) * cut * (isBroken ? MASHED_GEL : 1)
+    if (op.crumbles && gels !== 'none' && (rows[from + PIECE_MM] ?? 0) > CRUMB_MM)
+      rows[from + PIECE_MM] = CRUMB_MM
+  }
+}
+
+/** Milk stands as a curd once it is curdled or soured. */
+function curdle(bench: Bench): void {
+  for (const row of bench.op.rows)
+    if (bench.entry(row).gels === 'curdling') bench.rows[row * STRIDE + GEL] = 1
+}
+
+/** Air that a lot can hold, % of its volume. Foaming liquids hold most; fat that is solid holds it in cream; oil breaks foam. @source foams of bean liquid 400 to 700 %, of egg white 600 %, creams 80 to 120 %; practice */
+const FOAMED_PCT = 650
+const CREAMED_PCT = 120
+const UNFOAMED_PCT = 15
+const FOAMER_HALF_PCT = 3
+const OIL_BREAKS_PCT = 1.5
+const SOLID_HALF_PCT = 9
+/** Index of 5 C among the temperatures of solid fat: cream is whipped cold. */
+const COLD_FAT = 0
+function mostAir(bench: Bench): number {
+  let massG = 0
+  let foamer = 0
+  let foamLiquid = 0
+  let solid = 0
+  let oil = 0
+  for (const row of bench.op.rows) {
+    const { isFoamer, solidFat } = bench.entry(row)
+    massG += bench.massOf(row)
+    const fat = poolOf(bench.rows, row, FAT)
+    solid += fat * (solidFat?.[COLD_FAT] ?? 0)
+    oil += fat * (1 - (solidFat?.[COLD_FAT] ?? 0))
+    if (!isFoamer) continue
+    foamer += bench.solidsOf(row)
+    foamLiquid += bench.massOf(row)
+  }
+  if (massG <= 0) return 0
+  const strength = foamLiquid > 0 ? (100 * foamer) / foamLiquid : 0
+  const wet = foamLiquid / massG
+  const isCold = 1 / (1 + Math.exp(((bench.lots[bench.lotAt + CORE_C] ?? 20) - 14) / 2))
+  const foam =
+    FOAMED_PCT *
+    (strength ** 2 / (strength ** 2 + FOAMER_HALF_PCT ** 2)) *
+    Math.min(1, wet / 0.2) *
+    Math.exp(-(100 * (oil + solid)) / massG / OIL_BREAKS_PCT)
+  const solidPct = (100 * solid) / massG
+  const cream = CREAMED_PCT * (solidPct ** 2 / (solidPct ** 2 + SOLID_HALF_PCT ** 2)) * isCold
+  return UNFOAMED_PCT + foam + cream
+}
+
 /** What a step does to a lot beside its mass: shape, particles, gluten, air, acid. */
 export function change(bench: Bench, minutes: number): void {
   const { op, placed, lots } = bench
@@ -146,6 +225,7 @@ export function change(bench: Bench, minutes: number): void {
   const shear = EMULSIFIES[id]
   if (shear !== undefined) emulsify(bench, shear)
   const overrun = bench.lotAt + OVERRUN_PCT
+  handle(bench, minutes)
   switch (id) {
     case 'knead':
       develop(
@@ -174,9 +254,16 @@ export function change(bench: Bench, minutes: number): void {
     case 'whip':
       lots[overrun] =
         (lots[overrun] ?? 0) +
-        (WHIPPED_AIR_PCT - (lots[overrun] ?? 0)) * (1 - Math.exp(-minutes / WHIP_TAU_MIN))
+        (mostAir(bench) - (lots[overrun] ?? 0)) * (1 - Math.exp(-minutes / WHIP_TAU_MIN))
+      break
+    case 'coagulate':
+      curdle(bench)
+      break
+    case 'spherify':
+      lots[bench.lotAt + BATH_MIN] = minutes
       break
     case 'culture': {
+      curdle(bench)
       const tempC = Number.isNaN(bench.tempC) ? 43 : bench.tempC
       const culture = cultureAt(bench, tempC)
       if (culture !== null) lots[bench.lotAt + CULTURE_PH] = ripePH(minutes / 60, tempC, culture)

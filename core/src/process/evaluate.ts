@@ -3,6 +3,9 @@ import { BOOK_SIZE } from './accounts'
 import { Bench } from './bench'
 import { fillLine, fillWith } from './fillRows'
 import {
+  BATH_MIN,
+  COLD_H,
+  COLDEST_C,
   CORE_C,
   CULTURE_PH,
   EVAPORATED_G,
@@ -66,6 +69,9 @@ function gather(bench: Bench, op: Op, evaluation: Evaluation, takenG: Float64Arr
   let warm = 0
   let air = 0
   let dry = 0
+  let coldH = 0
+  let coldest = 0
+  lots[lot + BATH_MIN] = 0
   lots[lot + CULTURE_PH] = Number.NaN
   for (let index = 0; index < op.takes.length; index += 1) {
     const take = op.takes[index] as Take
@@ -88,17 +94,24 @@ function gather(bench: Bench, op: Op, evaluation: Evaluation, takenG: Float64Arr
     }
     if (take.kind !== 'step') {
       warm += massG * (made?.coreC ?? ROOM_C)
+      coldest += massG * (made?.coreC ?? ROOM_C)
       continue
     }
     const from = take.op * LOT_STRIDE
     warm += massG * (lots[from + CORE_C] ?? ROOM_C)
     air += massG * (lots[from + OVERRUN_PCT] ?? 0)
     dry += massG * (lots[from + SURFACE_DRY] ?? 0)
-    if (take.op === op.mainOp) lots[lot + CULTURE_PH] = lots[from + CULTURE_PH] ?? Number.NaN
+    coldH += massG * (lots[from + COLD_H] ?? 0)
+    coldest += massG * (lots[from + COLDEST_C] ?? ROOM_C)
+    if (take.op !== op.mainOp) continue
+    lots[lot + CULTURE_PH] = lots[from + CULTURE_PH] ?? Number.NaN
+    lots[lot + BATH_MIN] = lots[from + BATH_MIN] ?? 0
   }
   lots[lot + CORE_C] = all > 0 ? warm / all : ROOM_C
   lots[lot + OVERRUN_PCT] = all > 0 ? air / all : 0
   lots[lot + SURFACE_DRY] = all > 0 ? dry / all : 0
+  lots[lot + COLD_H] = all > 0 ? coldH / all : 0
+  lots[lot + COLDEST_C] = all > 0 ? coldest / all : ROOM_C
 }
 
 /** A share of another part's rows comes into rows of this one. */

@@ -6,6 +6,7 @@ import {
   DEVELOPMENT,
   EMULSIFIED,
   EVAPORATED_G,
+  GEL,
   LOOSE,
   PARTICLE_UM,
   PEAK_C,
@@ -13,6 +14,7 @@ import {
   PRESSED_FROM_G,
   PROTEIN_SET,
   SOAKED,
+  STRAND,
   STRIDE,
   SWOLLEN,
 } from './workspace'
@@ -23,6 +25,8 @@ const COOKED_C = 98
 const WITHIN = 1
 /** Mashed food keeps so much in pieces. Practice. */
 const MASHED_COARSE = 0.15
+/** Strands that part under the teeth before anyone pulls them apart. Practice. */
+const UNPULLED = 0.35
 
 /** Fills a row with so many grams of its food as it is listed. */
 export function fillLine(rows: Float64Array, at: number, row: Row, massG: number): void {
@@ -43,6 +47,8 @@ export function fillLine(rows: Float64Array, at: number, row: Row, massG: number
   rows[from + PIECE_MM] = listed
   rows[from + COARSE] = particle.pieceMm > 0 ? 1 - (1 - MASHED_COARSE) * row.mashed : 0
   rows[from + PARTICLE_UM] = particle.groundUm
+  rows[from + STRAND] = entry.isStrandy ? UNPULLED : 0
+  rows[from + GEL] = entry.gels === 'stands' || (entry.gels === 'heat' && entry.isCooked) ? 1 : 0
   if (row.presoak !== null) soakFirst(rows, from, row.presoak)
 }
 

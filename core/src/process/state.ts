@@ -1,7 +1,11 @@
 import { type FoodEntry, type Program } from '../program'
 import { batchesOf } from './batchOf'
 import { pHOf } from './sourness'
+import { USUAL_THICKNESS_MM } from './drying'
 import {
+  BATH_MIN,
+  COLD_H,
+  COLDEST_C,
   CORE_C,
   CULTURE_PH,
   LOT_STRIDE,
@@ -26,6 +30,12 @@ function lotsAtEnd(program: Program, space: Workspace) {
   let warm = 0
   let air = 0
   let dry = 0
+  let coldH = 0
+  let coldest = 0
+  let thick = 0
+  let known = 0
+  let breaded = 0
+  let bathMin = 0
   let culture = Number.NaN
   for (const { op, rows } of program.finals) {
     let grams = 0
@@ -33,7 +43,18 @@ function lotsAtEnd(program: Program, space: Workspace) {
     const lot = op * LOT_STRIDE
     mass += grams
     warm += grams * (op < 0 ? 20 : (space.lots[lot + CORE_C] ?? 20))
+    coldest += grams * (op < 0 ? 20 : (space.lots[lot + COLDEST_C] ?? 20))
     if (op < 0) continue
+    coldH += grams * (space.lots[lot + COLD_H] ?? 0)
+    bathMin = Math.max(bathMin, space.lots[lot + BATH_MIN] ?? 0)
+    const of = program.ops[op]
+    const mm =
+      of?.thicknessMm ?? (of === undefined || of.form === 'pieces' ? null : USUAL_THICKNESS_MM[of.form])
+    if (of?.form === 'breaded') breaded += grams
+    if (mm !== null) {
+      thick += grams * mm
+      known += grams
+    }
     air += grams * (space.lots[lot + OVERRUN_PCT] ?? 0)
     dry += grams * (space.lots[lot + SURFACE_DRY] ?? 0)
     const pH = space.lots[lot + CULTURE_PH] ?? Number.NaN
@@ -44,6 +65,10 @@ function lotsAtEnd(program: Program, space: Workspace) {
     overrunPct: shareOf(air, mass),
     dry: shareOf(dry, mass),
     culture,
+    cooling: { coldH: shareOf(coldH, mass), coldestC: mass > 0 ? coldest / mass : 20 },
+    thicknessMm: known > 0 ? thick / known : Number.NaN,
+    breaded: shareOf(breaded, mass),
+    bathMin,
   }
 }
 
@@ -51,8 +76,9 @@ function lotsAtEnd(program: Program, space: Workspace) {
 export function partState(program: Program, space: Workspace): PartState {
   const sums = new Sums()
   const { rows } = space
-  for (const row of program.finalRows) addRow(sums, program, rows, row)
   const end = lotsAtEnd(program, space)
+  const isSoured = !Number.isNaN(end.culture)
+  for (const row of program.finalRows) addRow(sums, program, rows, row, isSoured)
   const entryOf = (row: number): FoodEntry => {
     const of = program.rows[row]
     if (of === undefined) throw new Error(`partState: no row ${row}`)
@@ -100,6 +126,12 @@ export function partState(program: Program, space: Workspace): PartState {
       browned: shareOf(sums.brownedG, sums.massG),
       oilFilm: 1 - Math.exp(-shareOf(100 * freeFat, sums.massG) / OIL_FILM_G),
     },
+    notes: sums.notes,
+    thicknessMm: end.thicknessMm,
+    breaded: end.breaded,
+    cooling: end.cooling,
+    culturePH: end.culture,
+    bathMin: end.bathMin,
     coverage: {
       composition: 1 - shareOf(sums.unknownG, sums.massG),
       sodium: 1 - shareOf(sums.sodiumUnknownG, sums.massG),

@@ -18,6 +18,7 @@ import {
   THINNED,
 } from './workspace'
 
+import { addNotes, Notes } from './stateNotes'
 import type { AgentState } from './stateTypes'
 
 const COARSE_MM = 2
@@ -72,6 +73,7 @@ export class Sums {
   glutamateGuessG = 0
   umamiUnknownG = 0
   readonly agents: AgentState[] = []
+  readonly notes = new Notes()
 }
 
 const poolIn = (rows: Float64Array, from: number, pool: number): number =>
@@ -182,7 +184,13 @@ function addCoverage(
   sums.glutamateVar += ((massG * usual.glutamateSd) / 100) ** 2
 }
 
-export function addRow(sums: Sums, program: Program, rows: Float64Array, row: number): void {
+export function addRow(
+  sums: Sums,
+  program: Program,
+  rows: Float64Array,
+  row: number,
+  isSoured: boolean,
+): void {
   const of = program.rows[row]
   if (of === undefined) return
   const { entry } = of.source
@@ -200,6 +208,7 @@ export function addRow(sums: Sums, program: Program, rows: Float64Array, row: nu
   addProtein(sums, entry, of.isWashed, rows, from)
   addAgent(sums, entry, rows, from, massG)
   addCoverage(sums, program, entry, rows, from, massG)
+  addNotes(sums.notes, entry, of.isWashed, rows, from, massG, isSoured)
 }
 
 export const shareOf = (part: number, whole: number): number => (whole > LEAST ? part / whole : 0)

@@ -1,4 +1,5 @@
 import type { Batch } from '../composition'
+import type { Notes } from './stateNotes'
 
 /** A gelling or thickening agent in a part. */
 export interface AgentState {
@@ -73,4 +74,14 @@ export interface PartState {
   readonly pH: { readonly value: number; readonly sd: number }
   readonly surface: { readonly dry: number; readonly browned: number; readonly oilFilm: number }
   readonly coverage: Coverage
+  readonly notes: Readonly<Notes>
+  /** Size of the piece that is served, mm; NaN where nothing says. */
+  readonly thicknessMm: number
+  /** Coated in flour, batter or crumbs, share of the mass. */
+  readonly breaded: number
+  readonly cooling: { readonly coldH: number; readonly coldestC: number }
+  /** pH that a culture brought it to; NaN where none did. */
+  readonly culturePH: number
+  /** Minutes in a setting bath. */
+  readonly bathMin: number
 }

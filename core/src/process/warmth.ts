@@ -7,7 +7,11 @@ import { reckonedPH } from './sourness'
 import {
   ACID_KEPT,
   BROWNED,
+  COLD_H,
+  COLDEST_C,
   CORE_C,
+  GEL,
+  HOT_MIN,
   HYDRATED,
   PEAK_C,
   PROTEIN_SET,
@@ -174,6 +178,30 @@ function brown(bench: Bench, minutes: number, lostShare: number): void {
   }
 }
 
+/** A broken curd that is heated unstirred sets again to this share. Practice. */
+const SETS_AGAIN = 0.5
+const HOT_C = 80
+/** Protein that sets with heat stands as a gel; a broken curd sets again, softer. */
+function setGel(bench: Bench, row: number, set: number): void {
+  const { gels } = bench.entry(row)
+  if (gels === 'none' || gels === 'curdling' || set <= 0) return
+  const at = row * STRIDE + GEL
+  const reached = gels === 'heat' ? set : SETS_AGAIN * set
+  if (reached > (bench.rows[at] ?? 0)) bench.rows[at] = reached
+}
+
+const COLD_C = 8
+/** How long and how far a lot has cooled since it was last hot: fat sets and gels set with it. */
+function coolDown({ lots, lotAt }: Bench, coreC: number, minutes: number): void {
+  if (coreC > 45) {
+    lots[lotAt + COLD_H] = 0
+    lots[lotAt + COLDEST_C] = coreC
+    return
+  }
+  lots[lotAt + COLDEST_C] = Math.min(lots[lotAt + COLDEST_C] ?? coreC, coreC)
+  if (coreC < COLD_C) lots[lotAt + COLD_H] = (lots[lotAt + COLD_H] ?? 0) + minutes / 60
+}
+
 /** Marks what a step's heat and time did to each food. @param lostShare of the lot's mass that left as vapour */
 export function remember(
   bench: Bench,
@@ -191,7 +219,10 @@ export function remember(
     if (coreC > (rows[from + PEAK_C] ?? 0)) rows[from + PEAK_C] = coreC
     gelatinise(bench, row, coreC, minutes)
     if (set > (rows[from + PROTEIN_SET] ?? 0)) rows[from + PROTEIN_SET] = set
+    setGel(bench, row, set)
+    rows[from + HOT_MIN] = (rows[from + HOT_MIN] ?? 0) + minutes * reaching(coreC, HOT_C)
     activate(bench, row, coreC, minutes, isResting)
   }
+  coolDown(bench, coreC, minutes)
   brown(bench, minutes, lostShare)
 }

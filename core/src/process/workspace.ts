@@ -27,7 +27,13 @@ export const ACID_KEPT = EVAPORATED_G + 12
 export const SOAKED = EVAPORATED_G + 13
 /** Share of its fat in fine droplets, 0 to 1. */
 export const EMULSIFIED = EVAPORATED_G + 14
-export const STRIDE = EVAPORATED_G + 15
+/** How far its strands are drawn out or pulled apart, 0 to 1. */
+export const STRAND = EVAPORATED_G + 15
+/** How far its protein stands as one gel, 0 to 1: broken by blending, set again by heat. */
+export const GEL = EVAPORATED_G + 16
+/** Minutes that it has been above 80 C. */
+export const HOT_MIN = EVAPORATED_G + 17
+export const STRIDE = EVAPORATED_G + 18
 
 /** Layout of a lot. */
 export const CORE_C = 0
@@ -35,7 +41,13 @@ export const CORE_C = 0
 export const CULTURE_PH = 1
 export const OVERRUN_PCT = 2
 export const SURFACE_DRY = 3
-export const LOT_STRIDE = 4
+/** Hours below 8 C since it was last hot. */
+export const COLD_H = 4
+/** Coldest that it has been since it was last hot, C. */
+export const COLDEST_C = 5
+/** Minutes in a setting bath. */
+export const BATH_MIN = 6
+export const LOT_STRIDE = 7
 
 /** Layout of the record of an operation. */
 export const MASS_IN = 0

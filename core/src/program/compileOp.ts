@@ -184,6 +184,11 @@ function isBreaded(writer: Writer, takes: readonly Take[], lot: LotShape): boole
 const sourcesOf = (writer: Writer, rows: Iterable<number>): Source[] =>
   [...rows].flatMap((row) => writer.rows[row]?.source ?? [])
 
+function handlingOf(step: Step): Pick<Op, 'stretch' | 'pulls' | 'crumbles'> {
+  const { stretch, pulls, crumbles } = piecesOfStep(step)
+  return { stretch, pulls, crumbles }
+}
+
 /** Writes one step as an operation. */
 export function compileOp(writer: Writer, step: Step, at: number, uses: readonly StepUse[]): void {
   const { lot, takes, mainOp } = gather(writer, step, at, uses)
@@ -303,6 +308,7 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
     namedLimitG: named === null || spec === null ? Number.POSITIVE_INFINITY : loadLimit(spec, lying, named),
     oven,
     isInDish,
+    ...handlingOf(step),
     swellSaturation: swell?.value ?? Number.NaN,
     swellTauMin: spec === null ? 1 : uptakeTau(spec.id, 'gluten', 95),
   }

@@ -4,6 +4,7 @@ import {
   type Carried,
   carriedFields,
   carriedNutrients,
+  FAT,
   matterOf,
   poolsPerGram,
   SALT,
@@ -87,6 +88,20 @@ export interface FoodEntry {
   /** Acid less alkali, meq per gram of its soluble pool (of its matter, where it has none). */
   readonly meqPerSoluble: number
   readonly meqPool: number
+  /** Notes per gram of its soluble matter (of its matter, where it has none), in the order of AROMAS; null where it brings none. */
+  readonly aromas: readonly number[] | null
+  readonly aromaPool: number
+  /** Solid share of its fat at each of FAT_TEMPS; null for oils. */
+  readonly solidFat: readonly number[] | null
+  /** How its protein makes a gel: it stands as one already, sets with heat, sets when it is curdled, or not at all. */
+  readonly gels: 'stands' | 'heat' | 'curdling' | 'none'
+  /** Its dry matter pulls apart in strands. */
+  readonly isStrandy: boolean
+  /** Its sheets stay chewy. */
+  readonly isSheet: boolean
+  readonly isFoamer: boolean
+  /** Its sulphur notes leave with heat. */
+  readonly isVolatile: boolean
 }
 
 const memo = new WeakMap<Facts, WeakMap<Ingredient, FoodEntry>>()
@@ -114,6 +129,12 @@ function particleOf(food: Ingredient | null, fact: FoodFact | null, facts: Facts
   return fact?.pieceMm == null ? usual : { ...usual, pieceMm: fact.pieceMm }
 }
 
+function gelOf(traits: ReadonlySet<string>): FoodEntry['gels'] {
+  if (traits.has('curd')) return 'stands'
+  if (traits.has('sets') || traits.has('pulse-flour')) return 'heat'
+  return traits.has('soy-milk') ? 'curdling' : 'none'
+}
+
 function entryOf(food: Ingredient | null, facts: Facts): FoodEntry {
   const pools = poolsPerGram(food)
   const matter = matterOf(pools)
@@ -130,6 +151,9 @@ function entryOf(food: Ingredient | null, facts: Facts): FoodEntry {
   const soda = traits.has('alkali') ? MEQ_PER_G_SODA * (traits.has('baking-powder') ? 0.05 : 1) : 0
   const soluble = pools[SOLUBLE] ?? 0
   const meqPool = soluble > 0 ? SOLUBLE : matter
+  const aromas = food === null ? undefined : facts.aromas.get(food.id)
+  // What dissolves carries the notes; fat carries its own.
+  const aromaPool = matter === FAT ? FAT : meqPool
   return {
     food,
     group,
@@ -163,6 +187,14 @@ function entryOf(food: Ingredient | null, facts: Facts): FoodEntry {
     isThirsty: ownWater < DRY_FOOD_WATER,
     meqPerSoluble: (acid - soda) / (pools[meqPool] ?? 1),
     meqPool,
+    aromas: aromas?.map((dose) => dose / (pools[aromaPool] ?? 1)) ?? null,
+    aromaPool,
+    solidFat: food === null ? null : (facts.solidFats.get(food.id) ?? null),
+    gels: gelOf(traits),
+    isStrandy: traits.has('strand'),
+    isSheet: traits.has('soy-sheet') || traits.has('chewy-sheet'),
+    isFoamer: traits.has('foaming'),
+    isVolatile: traits.has('black-salt'),
   }
 }
 

@@ -149,6 +149,10 @@ export interface Op {
   readonly oven: Equipment | null
   /** It lies under its own sauce in a dish. */
   readonly isInDish: boolean
+  /** How far it draws dough out into strands, and whether it pulls food apart or breaks curds into crumbs. */
+  readonly stretch: number
+  readonly pulls: boolean
+  readonly crumbles: boolean
   readonly swellSaturation: number
   readonly swellTauMin: number
 }

@@ -115,6 +115,12 @@ export interface StepPieces {
   readonly reachesBoil: boolean
   /** It is drawn through something and lifted out of it. */
   readonly isDipped: boolean
+  /** How far it draws a dough out into strands, 0 to 1. */
+  readonly stretch: number
+  /** It pulls food apart along its strands. */
+  readonly pulls: boolean
+  /** It breaks a curd into crumbs. */
+  readonly crumbles: boolean
 }
 const stepPieces = new WeakMap<Step, StepPieces>()
 const UNWRAPS =
@@ -128,6 +134,19 @@ const TO_BOIL =
   /\b(?:to|reaches|until|till|at) (?:it (?:starts to |comes to )?)?(?:the |a |full |rolling |gentle |rapid )*(?:boil|boils|boiling|simmer|simmers)\b/i
 const DIPS = /\b(?:dip|drag|dredge|draw|roll|dunk|pass)(?:s|ping|ging|ing)?\b/i
 const EDIBLE_WRAP = /\b(?:skin|leaf|leaves|rice paper|pastry)\b/i
+
+/** Share of a dough that a way of handling lays in strands. @source lump 0, rolled 0.3, folded 0.55, twisted 0.7, knotted and pulled 0.85; practice */
+const STRETCHES: readonly (readonly [words: RegExp, share: number])[] = [
+  [/\b(?:knot|braid|plait)/i, 0.85],
+  [/\b(?:twist|coil|wring)/i, 0.7],
+  [
+    /\b(?:stretch|laminat)|\bfold(?:ed|ing)?\b.{0,24}\b(?:three|thirds?|four|half|times?|over|itself)\b/i,
+    0.55,
+  ],
+  [/\broll(?:ed|ing)?\b.{0,16}\b(?:up|tight|log|rope|sausages?)/i, 0.3],
+]
+const PULLS = /\b(?:shred|pull|tear|torn|flake|tease|pick)(?:s|ed|ing|ding)?\b/i
+const CRUMBLES = /\bcrumbl(?:e|es|ed|ing)\b/i
 
 /** Read once for each step object. */
 export function piecesOfStep(step: Step): StepPieces {
@@ -145,6 +164,9 @@ export function piecesOfStep(step: Step): StepPieces {
     isRise: operation === 'boil' && step.durationMin === null && step.until === null && RISES.test(text),
     reachesBoil: (operation === 'boil' || operation === 'heat') && TO_BOIL.test(step.text),
     isDipped: DIPS.test(step.text),
+    stretch: STRETCHES.find(([words]) => words.test(text))?.[1] ?? 0,
+    pulls: PULLS.test(text),
+    crumbles: CRUMBLES.test(text),
   }
   stepPieces.set(step, made)
   return made

@@ -55,6 +55,8 @@ export interface FamilyTable {
   readonly isPoured: boolean
   /** Serving temperature where no original states one, C. */
   readonly servingC: number
+  /** Slack of its mixes when they are right, g per 100 g. */
+  readonly slackCentre: number
 }
 
 /** What this kitchen's tastings say of an attribute: a shift and a slope on the model's value, and its own scatter. */

@@ -35,6 +35,7 @@ export const served = (table: FamilyTable, state: PartState, original: Original 
   state,
   water: waterBudget(state.mixed, Math.max(0, state.mixed.waterG - state.cooked.waterG)),
   servingC: original?.servingTempC ?? table.servingC,
+  slackCentre: table.slackCentre,
 })
 
 /** A family's inputs, each once, and where its ratios and terms find theirs. Kept for each table. */

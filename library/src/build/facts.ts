@@ -1,7 +1,9 @@
 import {
   type Agent,
+  AROMAS,
   type ClassUsual,
   type Culture,
+  FAT_TEMPS,
   FoodClass,
   type ParticleFact,
   REFUSE_PARTS,
@@ -28,6 +30,8 @@ export interface StoredFacts {
   readonly particles: readonly (readonly [FoodClass, ParticleFact])[]
   readonly cultures: readonly Culture[]
   readonly usual: readonly (readonly [FoodClass, ClassUsual])[]
+  readonly aromas: readonly (readonly [foodId: string, doses: readonly number[]])[]
+  readonly solidFats: readonly (readonly [foodId: string, shares: readonly number[]])[]
 }
 
 const data = (name: string): URL => new URL(`../../data/${name}`, import.meta.url)
@@ -84,12 +88,25 @@ const cultureOf = (row: Row): Culture => ({
   ripePH: needed(row, 'ripe_ph'),
 })
 
+const snakeCase = (name: string): string => name.replace(/[A-Z]/gu, (letter) => `_${letter.toLowerCase()}`)
+const aromasOf = (row: Row): readonly [string, number[]] => [
+  row['id'] ?? '',
+  AROMAS.map((aroma) => needed(row, snakeCase(aroma))),
+]
+const solidFatOf = (row: Row): readonly [string, number[]] => [
+  row['id'] ?? '',
+  FAT_TEMPS.map((tempC) => needed(row, `sfc_${tempC}`) / 100),
+]
+
 /** Reads every facts table; throws where a row names no food or holds no figure that it needs. */
 export function readFacts(foodIds: ReadonlySet<string>): StoredFacts {
   const refuse = new Map(readTable(data('refuse.csv')).map((row) => [row['id'] ?? '', row]))
   const rows = new Map(readTable(data('facts.csv')).map((row) => [row['id'] ?? '', row]))
   const agents = readTable(data('agents.csv')).map(agentOf)
-  for (const id of [...rows.keys(), ...refuse.keys(), ...agents.map(({ foodId }) => foodId)])
+  const aromas = readTable(data('aromas.csv')).map(aromasOf)
+  const solidFats = readTable(data('fats.csv')).map(solidFatOf)
+  const named = [...agents.map(({ foodId }) => foodId), ...[...aromas, ...solidFats].map(([id]) => id)]
+  for (const id of [...rows.keys(), ...refuse.keys(), ...named])
     if (!foodIds.has(id)) throw new Error(`facts: no food ${id}`)
   return {
     foods: [...new Set([...rows.keys(), ...refuse.keys()])].sort().map((id) => {
@@ -130,5 +147,7 @@ export function readFacts(foodIds: ReadonlySet<string>): StoredFacts {
       },
     ]),
     cultures: readTable(data('cultures.csv')).map(cultureOf),
+    aromas,
+    solidFats,
   }
 }

@@ -1,5 +1,6 @@
 import { type FamilyTable, peaked, term } from '../family'
-import { saltiness, saltRatio, smoothRichness, umami } from './shared'
+import { flavours } from './rows'
+import { saltRatio, smoothRichness } from './shared'
 
 const PRACTICE = 'family table of sauces; practice'
 const GRIT = 'kitchen measurement P14: sieve residue 2, 6, 15 % reads 3, 6, 9'
@@ -10,6 +11,7 @@ export const coatingSauce: FamilyTable = {
   usualYield: { fraction: 0.95, sd: 0.03, source: 'short simmer to thicken; practice' },
   isPoured: true,
   servingC: 60,
+  slackCentre: 0,
   ratios: [
     {
       id: 'viscosity',
@@ -108,8 +110,6 @@ export const coatingSauce: FamilyTable = {
         term('log_visc_serve', 'rise', -2.6, 0.8, 0.5, PRACTICE),
       ],
     },
-    smoothRichness,
-    umami,
-    saltiness,
+    ...flavours(smoothRichness),
   ],
 }

@@ -1,5 +1,6 @@
 import { type FamilyTable, term } from '../family'
-import { richness, saltiness, saltRatio, umami } from './shared'
+import { flavours } from './rows'
+import { saltRatio } from './shared'
 
 const PRACTICE = 'family table of crumbles and mince; practice'
 const PIECES = 'pieces against paste: kitchen measurement P5; practice'
@@ -10,6 +11,7 @@ export const crumble: FamilyTable = {
   usualYield: { fraction: 0.75, sd: 0.06, source: 'pan or oven to about 25 % weight loss; practice' },
   isPoured: false,
   servingC: 65,
+  slackCentre: 0,
   ratios: [
     {
       id: 'free-water',
@@ -141,8 +143,6 @@ export const crumble: FamilyTable = {
         term('binder_hot', 'rise', -0.8, 2.2, 0.5, PRACTICE),
       ],
     },
-    richness,
-    umami,
-    saltiness,
+    ...flavours(),
   ],
 }

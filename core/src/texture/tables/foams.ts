@@ -1,0 +1,175 @@
+import type { FamilyTable } from '../family'
+import { attribute, flavours, ratio } from './rows'
+
+export const foam: FamilyTable = {
+  id: 'foam',
+  usualYield: { fraction: 1, sd: 0.02, source: 'whipped; practice' },
+  isPoured: false,
+  servingC: 15,
+  slackCentre: 0,
+  ratios: [
+    ratio(
+      'film',
+      'Foam films',
+      '',
+      'film_strength',
+      [0.7, 1.1, 2, 3],
+      'Reduce the bean liquid, or add fat that is solid when cold.',
+      'Thin it a little.',
+      'texture model 5-9 % foamer, counted in the unsweetened liquid, plus cold fat; practice',
+    ),
+    ratio(
+      'packing',
+      'Packed volume',
+      '',
+      'packed_fraction',
+      [0.64, 0.72, 0.86, 0.92],
+      'Whip longer and colder.',
+      'Stop earlier.',
+      'texture model overrun 350-600 % is 0.78-0.86; creams 80-120 % with their fat are the same; practice',
+    ),
+    ratio(
+      'grain',
+      'Largest grains (90 %)',
+      'um',
+      'd90_um',
+      [0, 5, 50, 100],
+      'Nothing to raise.',
+      'Icing sugar in small additions; stop before it turns to grains.',
+      'symptom S37 symptom S38; practice',
+    ),
+    ratio(
+      'melts',
+      'Melts at',
+      'C',
+      'melts_c',
+      [0, 10, 32, 42],
+      'Nothing to raise.',
+      'Less cocoa butter or agar.',
+      'symptom S58; practice',
+    ),
+    ratio(
+      'gel',
+      'Set gel',
+      '',
+      'gel_index',
+      [0, 0, 2, 6],
+      'Nothing to raise.',
+      'Less agar or starch.',
+      'practice',
+    ),
+  ],
+  attributes: [
+    attribute('thickness', 'product', 0.6, [
+      ['packed_fraction', 'rise', [0.35, 0.86], 1, 'foams stand above about 0.64 packed volume; practice'],
+      ['film_strength', 'rise', [0, 1.1], 1, 'symptom S37 and symptom S38; practice'],
+    ]),
+    attribute('smoothness', 'product', 1.2, [
+      ['d90_um', 'fall', [60, 180], 1, 'sugar grains and butter grains; practice'],
+    ]),
+    attribute('cohesion', 'product', 1.2, [
+      ['packed_fraction', 'rise', [0.4, 0.95], 1, 'practice'],
+      ['film_strength', 'rise', [0, 1.4], 1, 'practice'],
+    ]),
+    attribute('tenderness', 'product', 1.2, [['gel_index', 'fall', [3, 20], 1, 'practice']]),
+    attribute('creaminess', 'product', 1.2, [
+      ['fat', 'rise', [-12, 30], 1, 'practice'],
+      ['d90_um', 'fall', [60, 200], 1, 'practice'],
+      ['packed_fraction', 'rise', [0.1, 0.7], 1, 'practice'],
+    ]),
+    attribute('melt', 'product', 1.2, [
+      ['melts_c', 'fall', [16, 62], 1, 'waxy above 34 °C (symptom S58); practice'],
+      ['gel_index', 'fall', [3, 20], 1, 'practice'],
+    ]),
+    ...flavours(
+      attribute('richness', 'product', 1, [
+        ['fat', 'rise', [4, 42], 1, 'originals cream 35 % reads 8; practice'],
+      ]),
+    ),
+  ],
+}
+
+export const binder: FamilyTable = {
+  id: 'binder',
+  usualYield: { fraction: 1, sd: 0.02, source: 'stirred and rested; practice' },
+  isPoured: false,
+  servingC: 65,
+  slackCentre: 0,
+  ratios: [
+    ratio(
+      'hold-hot',
+      'Hold, hot',
+      'eq/100 g',
+      'binder_hot',
+      [0.8, 1.3, 2.6, 4],
+      'More flour, flax or starch per water, cooked through.',
+      'More water per dose.',
+      'functional ingredients section 2 (egg is 2.0 per 100 g)',
+    ),
+    ratio(
+      'hold-cold',
+      'Hold, cold',
+      'eq/100 g',
+      'binder_cold',
+      [0.1, 0.25, 3, 5],
+      'Add flax, chia or psyllium and wait 10 min.',
+      'Less gum.',
+      'functional ingredients section 2',
+    ),
+    ratio(
+      'water',
+      'Water',
+      '%',
+      'water',
+      [55, 64, 80, 88],
+      'Add water: an egg brings three quarters of it.',
+      'Use less water.',
+      'originals egg 75.5',
+    ),
+    ratio(
+      'gel',
+      'Set strength',
+      '',
+      'gel_index',
+      [1, 5, 22, 45],
+      'Add chickpea flour or starch.',
+      'Use less.',
+      'practice',
+    ),
+    ratio(
+      'gum',
+      'Soluble fibre',
+      '%',
+      'soluble_fibre',
+      [0, 0, 2.5, 5],
+      'Nothing to raise.',
+      'Less psyllium or flax: slimy.',
+      'symptom S07; practice',
+    ),
+  ],
+  attributes: [
+    attribute('cohesion', 'product', 1.2, [
+      ['binder_hot', 'rise', [-0.4, 1.9], 1, 'hen’s egg is 2.0 per 100 g; practice'],
+      ['free_hot', 'fall', [10, 60], 1, 'practice'],
+    ]),
+    attribute('tenderness', 'product', 1.2, [
+      ['gel_index', 'fall', [0, 60], 1, 'practice'],
+      ['gluten_network', 'fall', [6, 26], 1, 'symptom S01 rubbery; practice'],
+    ]),
+    attribute('firmness', 'mean', 1, [
+      ['gel_index', 'rise', [-10, 32], 0.5, 'practice'],
+      ['gluten_network', 'rise', [-4, 16], 0.25, 'practice'],
+      ['dry_solids_no_fat', 'rise', [5, 32], 0.25, 'practice'],
+    ]),
+    attribute('springiness', 'mean', 1.2, [
+      ['gel_index', 'rise', [-20, 50], 0.5, 'practice'],
+      ['waxy_starch', 'rise', [-3, 8], 0.25, 'practice'],
+      ['gluten_network', 'rise', [-6, 20], 0.25, 'practice'],
+    ]),
+    attribute('juiciness', 'mean', 1.2, [
+      ['expressible', 'rise', [-2.4, 11.4], 0.3, 'P6'],
+      ['water', 'rise', [50, 88], 0.7, 'practice'],
+    ]),
+    ...flavours(),
+  ],
+}
