@@ -180,7 +180,7 @@ describe('explain', () => {
   it('has no answer for what is not there', () => {
     expect(ask({ kind: 'ratio', partId, id: 'none' })).toBeNull()
     expect(ask({ kind: 'line', partId: 'none', lineId: 'none' })).toBeNull()
-    expect(ask({ kind: 'attribute', partId, id: 'stretch' })).toBeNull()
+    expect(ask({ kind: 'attribute', partId, id: 'hardness' })).toBeNull()
   })
 })
 

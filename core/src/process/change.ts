@@ -26,6 +26,7 @@ const MIX_TAU_MIN = 12
 const PULSED_FLOOR_MM = 3
 const PULSES_PER_MIN = 12
 const PULSE_FALL = 4
+const CURD_SMEARS_MIN = 4
 /** Mashing leaves a third in pieces. Practice. */
 const MASHED_MM = 4
 const MASH_TAU_MIN = 1.5
@@ -50,6 +51,8 @@ const EMULSIFIES: Partial<Record<string, number>> = {
   knead: 0.6,
   mash: 0.4,
 }
+/** What stirs makes them: a whisk more than a spoon, a running blade most. @source 0.85 whisked into a starch sauce, 0.25 stirred; practice */
+const STIRRED_WITH = { spoon: 0.3, whisk: 0.7, blade: 0.95 } as const
 /** A gram of protein carries so much fat in droplets; a starch sauce holds this share of fat whisked in. Practice. */
 const FAT_PER_PROTEIN = 20
 
@@ -95,6 +98,10 @@ function pulse(bench: Bench, minutes: number): void {
     const at = row * STRIDE + PIECE_MM
     const size = bench.rows[at] ?? 0
     if (size > PULSED_FLOOR_MM) bench.rows[at] = PULSED_FLOOR_MM + (size - PULSED_FLOOR_MM) * fall
+    // Soft curds smear as they are pulsed.
+    const coarse = row * STRIDE + COARSE
+    if (bench.entry(row).gels === 'stands')
+      bench.rows[coarse] = (bench.rows[coarse] ?? 0) * Math.exp(-minutes / CURD_SMEARS_MIN)
   }
 }
 
@@ -223,7 +230,7 @@ export function change(bench: Bench, minutes: number): void {
   const id = op.spec?.id
   if (id === undefined) return
   const shear = EMULSIFIES[id]
-  if (shear !== undefined) emulsify(bench, shear)
+  if (shear !== undefined) emulsify(bench, id === 'mix' ? Math.max(shear, STIRRED_WITH[op.tool]) : shear)
   const overrun = bench.lotAt + OVERRUN_PCT
   handle(bench, minutes)
   switch (id) {
@@ -238,7 +245,8 @@ export function change(bench: Bench, minutes: number): void {
       develop(bench, minutes, MIX_TAU_MIN)
       break
     case 'mash':
-      mash(bench, minutes)
+      // Crumbs stay pieces.
+      if (!op.crumbles) mash(bench, minutes)
       break
     case 'rice':
       pulse(bench, minutes)

@@ -47,6 +47,16 @@ function skinned({ solidsG, massG }: Bench): number {
   return 1 - (1 - SKIN_FACTOR) / (1 + Math.exp((SKIN_SOLIDS - share) / 0.03))
 }
 
+/** A batter that is fried sets: it gives off vapour as a patty does, not as a liquid. Practice. */
+const FRIES: ReadonlySet<string> = new Set(['shallow-fry', 'sear', 'deep-fry'])
+const BATTER_SOLIDS = 0.13
+const BATTER_FACTOR = 0.05
+function battered({ op, solidsG, massG }: Bench): number {
+  if (!FRIES.has(op.spec?.id ?? '') || !op.isMixed) return 1
+  const share = massG > 0 ? solidsG / massG : 0
+  return 1 - (1 - BATTER_FACTOR) / (1 + Math.exp((BATTER_SOLIDS - share) / 0.015))
+}
+
 /** Most vapour that the heat and the air allow in one load, g/min. */
 function vapourLimit(bench: Bench): number {
   const { op, placed, tempC, program } = bench
@@ -104,7 +114,7 @@ export class Drying {
     this.#cover = bench.op.spec?.medium === 'oven' ? COVER_HALF / (COVER_HALF + wet) : 1
     const { op, placed } = bench
     this.#limitPerMin = vapourLimit(bench) * placed.loads * op.lidFactor
-    this.#loosePerMin = LIQUID_PER_MIN * this.#scale * (op.isWrapped ? WRAPPED : 1)
+    this.#loosePerMin = LIQUID_PER_MIN * this.#scale * (op.isWrapped ? WRAPPED : 1) * battered(bench)
   }
 
   /** What would leave without a limit, g; each row's share stays in the scratch. */

@@ -146,6 +146,14 @@ function potRate(bench: Bench): number {
   return surfaceRate(bubbling, placed.areaDm2, lid, 1 - share, limit) * wetness * Math.exp(bench.lnRate)
 }
 
+/** Dry food that boils is kept under water: a cook tops the pot up before it boils dry. Practice. */
+const COVERS = 0.1
+function coveredBy(bench: Bench): number {
+  const { op } = bench
+  if (op.spec?.id !== 'boil' || !op.constants.saturation.some((full) => !Number.isNaN(full))) return 0
+  return Math.min(bench.waterG, bench.heldWaterG + COVERS * (bench.massG - bench.looseG))
+}
+
 /** Vapour from an open or covered pot; a stated end decides where one is given. */
 function boilOff(bench: Bench): number {
   bench.sum()
@@ -160,7 +168,7 @@ function boilOff(bench: Bench): number {
     return rate > LEAST_RATE * bench.massG ? left / rate : usual
   }
   const taken = Number.isNaN(bench.minutes) ? usual : bench.minutes
-  bringDown(bench, Math.min(rate * taken, bench.waterG))
+  bringDown(bench, Math.min(rate * taken, bench.waterG - coveredBy(bench)))
   return taken
 }
 

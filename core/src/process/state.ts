@@ -23,6 +23,8 @@ import type { PartState } from './stateTypes'
 const PH_SD = 0.4
 const PH_SD_UNKNOWN = 1
 const OIL_FILM_G = 8
+/** From this share on, pieces say how thick what is served is. Practice. */
+const LEAST_PIECES = 0.3
 
 /** Warmth, air and surface of what is on the bench at the end, by mass. */
 function lotsAtEnd(program: Program, space: Workspace) {
@@ -96,7 +98,7 @@ export function partState(program: Program, space: Workspace): PartState {
     particles: {
       coarseShare: shareOf(sums.coarseG, sums.massG),
       pieceMm: shareOf(sums.pieceG, sums.coarseG),
-      d90Um: shareOf(sums.d90G, sums.fineG),
+      d90Um: shareOf(sums.d90G, sums.metG),
       feltUm: shareOf(sums.feltG, sums.fineG),
       gritPct: 100 * shareOf(sums.gritG, sums.massG),
       volumeMl: sums.volumeMl,
@@ -127,7 +129,10 @@ export function partState(program: Program, space: Workspace): PartState {
       oilFilm: 1 - Math.exp(-shareOf(100 * freeFat, sums.massG) / OIL_FILM_G),
     },
     notes: sums.notes,
-    thicknessMm: end.thicknessMm,
+    thicknessMm:
+      Number.isNaN(end.thicknessMm) && sums.anyG > LEAST_PIECES * sums.massG
+        ? sums.pieceAnyG / sums.anyG
+        : end.thicknessMm,
     breaded: end.breaded,
     cooling: end.cooling,
     culturePH: end.culture,

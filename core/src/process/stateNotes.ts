@@ -12,6 +12,8 @@ const SOURED_GEL = 0.4
 const GLUTEN_IN_FLOUR = 0.8
 /** Crumbs of a curd are no larger than this, mm. Practice. */
 const CRUMB_MM = 20
+/** Crumbling leaves 0.3 of a gel: that counts as all crumbs. */
+const CRUMBED = 1 / 0.7
 
 /** Notes, solid fat, strands and gels of a part, g and doses: summed row by row. */
 export class Notes {
@@ -30,8 +32,8 @@ export class Notes {
   glutenFlourG = 0
   /** Water that all but the gluten holds when cold, g. */
   otherHoldG = 0
-  /** Browned vegetables and mushrooms, g. */
-  brownedVegetablesG = 0
+  /** Browned foods that flavour the rest, as g of browned vegetables. */
+  brownedG = 0
   soyDrinkProteinG = 0
   soyDrinkG = 0
 }
@@ -39,7 +41,14 @@ export class Notes {
 const poolIn = (rows: Float64Array, from: number, pool: number): number =>
   (rows[from + pool] ?? 0) + (rows[from + LOOSE + pool] ?? 0)
 
-const BROWNS_SAVOURY: ReadonlySet<string> = new Set(['vegetable', 'mushroom'])
+/** Browned foods that flavour what they are in, against a vegetable of the same mass. @source 0.03 vegetables, 0.06 toasted nuts and roux flour; dose tables, practice */
+const BROWNS_SAVOURY: Readonly<Partial<Record<string, number>>> = {
+  vegetable: 1,
+  mushroom: 1.5,
+  flour: 2,
+  nut: 2,
+  seed: 2,
+}
 
 function addAromas(
   notes: Notes,
@@ -87,8 +96,9 @@ export function addNotes(
   if (entry.isSheet) notes.sheetG += solids
   const gel = rows[from + GEL] ?? 0
   if (gel > 0) notes.gelProteinG += protein * gel * (entry.gels === 'curdling' && isSoured ? SOURED_GEL : 1)
+  // A block that is only cut keeps its gel; crumbs have lost it.
   if (entry.gels === 'stands' && (rows[from + PIECE_MM] ?? 0) < CRUMB_MM)
-    notes.crumbG += massG * (rows[from + COARSE] ?? 0)
+    notes.crumbG += massG * (rows[from + COARSE] ?? 0) * Math.min(1, CRUMBED * (1 - gel))
   if (entry.gels === 'curdling') {
     notes.soyDrinkProteinG += protein
     notes.soyDrinkG += protein + poolIn(rows, from, WATER)
@@ -97,6 +107,6 @@ export function addNotes(
     notes.foamerG += solids
     notes.foamLiquidG += solids + poolIn(rows, from, WATER)
   }
-  if (BROWNS_SAVOURY.has(entry.food?.foodClass ?? ''))
-    notes.brownedVegetablesG += massG * (rows[from + BROWNED] ?? 0)
+  const savoury = BROWNS_SAVOURY[entry.food?.foodClass ?? ''] ?? 0
+  notes.brownedG += savoury * massG * (rows[from + BROWNED] ?? 0)
 }

@@ -1,4 +1,4 @@
-import { FAT, type FoodEntry, INERT, type Program, PROTEIN, SOLID, STARCH } from '../program'
+import { FAT, type FoodEntry, INERT, type Program, PROTEIN, SOLID, STARCH, WATER } from '../program'
 import {
   ACID_KEPT,
   BROWNED,
@@ -32,6 +32,9 @@ const SOAKED_HARDNESS = 0.5
 /** Flour is felt raw, hardly when it is cooked. */
 const COOKED_SOFTENS = 0.85
 const isFloury = (entry: FoodEntry): boolean => entry.matter === STARCH || entry.isGluten
+/** Curds up to about this size make the body of a spread, and leave so much of their mass on a fine sieve. @source fresh curds read 3 to 5 on P14; practice */
+const SMALL_CURD_MM = 6
+const CURD_GRIT = 0.03
 /** Starch inside cooked pulse cells swells out for this share only. */
 const CELL_STARCH = 0.3
 /** @source working gluten of the solids tables */
@@ -44,12 +47,16 @@ export class Sums {
   coarseG = 0
   pieceG = 0
   fineG = 0
+  metG = 0
   d90G = 0
   feltG = 0
   gritG = 0
   volumeMl = 0
   kernelG = 0
   innerFatG = 0
+  /** Pieces of any size. */
+  pieceAnyG = 0
+  anyG = 0
   kernelHotG = 0
   swollenG = 0
   amyloseG = 0
@@ -100,12 +107,23 @@ function addParticles(sums: Sums, entry: FoodEntry, rows: Float64Array, from: nu
   const felt = um * hardness
   const fine = (solids + rawStarch) * (1 - inPieces)
   sums.fineG += fine
-  sums.d90G += fine * um
+  // Hard pieces in a smooth phase are its coarsest particles; soft curds are not felt as such.
+  const met = fine + (solids + rawStarch) * inPieces * hardness
+  sums.metG += met
+  sums.d90G += met * um
   sums.feltG += fine * felt
   sums.gritG += (WET_GRIT * fine * felt * felt) / (felt * felt + GRIT_UM * GRIT_UM)
   sums.gritG += WET_GRIT * (solids + rawStarch) * inPieces * hardness ** 2
+  const mm = rows[from + PIECE_MM] ?? 0
+  const isCurd = entry.gels === 'stands'
+  const small = isCurd ? 1 / (1 + (mm / SMALL_CURD_MM) ** 4) : 0
+  if (isCurd) sums.gritG += CURD_GRIT * massG * inPieces * small
+  sums.pieceAnyG += massG * inPieces * mm
+  sums.anyG += massG * inPieces
   const swelling = particle.volumeMlPerG * (solids + pulseStarch + rawStarch)
-  sums.volumeMl += (swelling + (kernel ? poolIn(rows, from, FAT) / 0.92 : 0)) * (1 - inPieces)
+  // Small curds are the body of a spread: they pack as particles do.
+  const packed = 1 - inPieces * (1 - small)
+  sums.volumeMl += (swelling + (kernel ? poolIn(rows, from, FAT) / 0.92 : 0)) * packed
   if (!kernel) return
   sums.innerFatG += poolIn(rows, from, FAT) * (1 - inPieces)
   sums.kernelG += solids * (1 - inPieces)
@@ -141,9 +159,12 @@ function addProtein(sums: Sums, entry: FoodEntry, isWashed: boolean, rows: Float
     protein * (NETWORK.raw + NETWORK.developed * developed) * (NETWORK.unset + NETWORK.set * set)
 }
 
-function addAgent(sums: Sums, entry: FoodEntry, rows: Float64Array, from: number, massG: number): void {
+/** The agent itself: water that it drew while it dissolved is not agent. */
+function addAgent(sums: Sums, entry: FoodEntry, rows: Float64Array, from: number, wholeG: number): void {
   const { agent } = entry
-  if (agent === null || massG <= 0) return
+  if (agent === null || wholeG <= 0) return
+  const water = poolIn(rows, from, WATER)
+  const massG = (wholeG - water) / Math.max(0.05, 1 - (entry.pools[WATER] ?? 0))
   const hydrated = rows[from + HYDRATED] ?? 0
   const acidKept = rows[from + ACID_KEPT] ?? 1
   sums.agents.push({

@@ -49,8 +49,8 @@ const USUAL_CUT_MM = 9
 const LEAST_WATER_G = 0.01
 const GRATED_MM = 3
 const CUTS: ReadonlySet<OperationId> = new Set(['chop', 'grate'])
-/** Fat is the medium where it is this share of what is in the fryer; lifted food leaves the rest in the pan. */
-const MEDIUM_SHARE = 0.25
+/** Loose food that is fried and goes on in the same pan keeps its fat, unless it swims in it; lifted food leaves the rest in the pan. Practice. */
+const SHALLOW_SHARE = 0.6
 const LIFTED_FORMS: ReadonlySet<string> = new Set([
   'patty',
   'ball',
@@ -135,7 +135,7 @@ function mediumRows(writer: Writer, spec: OperationSpec, lot: LotShape, listed: 
   const isMedium =
     spec.id === 'deep-fry' ||
     LIFTED_FORMS.has(lot.form) ||
-    writer.decisions.larger(fatG, MEDIUM_SHARE * listed.massG)
+    writer.decisions.larger(fatG, SHALLOW_SHARE * listed.massG)
   return isMedium ? fats : []
 }
 
@@ -184,9 +184,9 @@ function isBreaded(writer: Writer, takes: readonly Take[], lot: LotShape): boole
 const sourcesOf = (writer: Writer, rows: Iterable<number>): Source[] =>
   [...rows].flatMap((row) => writer.rows[row]?.source ?? [])
 
-function handlingOf(step: Step): Pick<Op, 'stretch' | 'pulls' | 'crumbles'> {
-  const { stretch, pulls, crumbles } = piecesOfStep(step)
-  return { stretch, pulls, crumbles }
+function handlingOf(step: Step): Pick<Op, 'stretch' | 'pulls' | 'crumbles' | 'tool'> {
+  const { stretch, pulls, crumbles, tool } = piecesOfStep(step)
+  return { stretch, pulls, crumbles, tool }
 }
 
 /** Writes one step as an operation. */

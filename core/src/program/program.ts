@@ -153,6 +153,7 @@ export interface Op {
   readonly stretch: number
   readonly pulls: boolean
   readonly crumbles: boolean
+  readonly tool: 'spoon' | 'whisk' | 'blade'
   readonly swellSaturation: number
   readonly swellTauMin: number
 }

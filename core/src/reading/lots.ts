@@ -1,7 +1,7 @@
 import type { OperationId } from '../model'
 import { calledIn, type NewLot, wordsFor } from './bench'
 import type { DoingText } from './doings'
-import { isDry } from './kinds'
+import { isDry, isWater } from './kinds'
 import { PIECE_WORDS } from './lexicon/things'
 import type { Named } from './named'
 import { judgeLiquid, type Reading } from './rests'
@@ -99,6 +99,13 @@ const SIDE_NAMES: ReadonlySet<string> = new Set(['liquor', 'liquid', 'broth', 's
 const wordsOfDoing = ({ doing }: Laid): string => doing.parsed.text.slice(doing.from, doing.to)
 const CUTS: ReadonlySet<OperationId> = new Set(['chop', 'trim', 'grate', 'press'])
 
+/** Salt, and what it is dissolved in: nothing that is eaten by itself. */
+const IN_BRINE: ReadonlySet<string> = new Set(['water', 'salt', 'sweetener', 'acid', 'spice', 'herb'])
+export const isBrine = (lines: readonly Named[]): boolean =>
+  lines.some(isWater) &&
+  lines.some(({ foodClass }) => foodClass === 'salt') &&
+  lines.every((of) => isWater(of) || (of.foodClass !== null && IN_BRINE.has(of.foodClass)))
+
 /** What the lot may be called: by what was done, by what is in it, and by the name it had. */
 function callsOf(laid: Laid): Set<string> {
   const { operation, lines, takes } = laid
@@ -106,6 +113,7 @@ function callsOf(laid: Laid): Set<string> {
   if (lines.length > 0 && lines.every(isDry))
     for (const word of ['dry', 'powder', 'meal', 'crumb']) words.add(word)
   else if (takes.lines.length > 0 && takes.lots.length === 0) words.add('wet')
+  if (isBrine(lines)) words.add('brine')
   if (operation !== null && GELS.has(operation) && lines.some(({ foodClass }) => foodClass === 'gum'))
     words.add('gel')
   // What kept liquor went into is called so still.

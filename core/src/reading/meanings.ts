@@ -3,6 +3,7 @@ import type { Lot } from './bench'
 import { FILLINGS, PIECE_WORDS } from './lexicon/things'
 import { takeClass, takeGroup } from './groups'
 import { isWater } from './kinds'
+import { isBrine } from './lots'
 import type { Verb } from './lexicon/verbs'
 import type { Named } from './named'
 import type { Mention } from './mentions'
@@ -79,6 +80,26 @@ function takeMade(t: Taking, verb: Verb | null, { said, role }: Pick<Mention, 's
   return lot !== undefined
 }
 
+/** Soaking and boiling water is this many times what lies in it, at least. Practice. */
+const COVERS = 3
+const PLENTY =
+  /\b(?:plenty|lots|a (?:large|big|deep) (?:pan|pot|bowl)(?:ful)?|a pan|a pot|a bowl) of\b[^.;]{0,20}\bwater\b/iu
+/** "Boil the cashews in plenty of water", where the list's cup of water is for the blender. */
+function isOfTheTap(t: Taking, of: Named, { isWhole }: Extract<Mention, { kind: 'named' }>): boolean {
+  if (t.operation === null || !BATHES.has(t.operation)) return false
+  const isPlenty = PLENTY.test(t.doing.parsed.text)
+  const isLater = t.stage.hasEverythingAfter(t.text)
+  if (isPlenty && isLater) return true
+  if (!isPlenty && (isWhole || !isLater)) return false
+  const massOf = ({ id, line }: Named): number => {
+    const massG = line?.mass?.value ?? 0
+    t.scene.reading.amounts.set(id, massG)
+    return massG
+  }
+  const food = t.takes.lines.reduce((sum, one) => sum + massOf(one.of), 0)
+  return food > 0 && massOf(of) < COVERS * food
+}
+
 export function takeNamed(t: Taking, mention: Extract<Mention, { kind: 'named' }>): void {
   const { bench, lastWater } = t.stage
   const { said, role } = mention
@@ -98,7 +119,16 @@ export function takeNamed(t: Taking, mention: Extract<Mention, { kind: 'named' }
         (t.operation === 'drain' && bench.lots.length > 0) ||
         (t.operation !== null && WATERY.has(t.operation)) ||
         (!mention.isWhole && t.operation !== null && BATHES.has(t.operation) && lastWater > t.text)
-      if (isTap || bench.left(of.id) <= 1e-9) {
+      // "In the salted water", where all of it is brine by now.
+      const brine = bench
+        .holding(of.id)
+        .filter((lot) => !t.isTaken(lot) && isBrine(t.stage.lines.filter(({ id }) => lot.holds.has(id))))
+        .at(-1)
+      if (bench.left(of.id) <= 1e-9 && brine !== undefined && t.operation !== 'drain') {
+        t.lot(brine, said.share, role, said.amountG)
+        continue
+      }
+      if (isTap || bench.left(of.id) <= 1e-9 || isOfTheTap(t, of, mention)) {
         t.takes.hasTap = true
         continue
       }

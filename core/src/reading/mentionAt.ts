@@ -281,7 +281,15 @@ function wordFor(here: Here): Answer {
   const made = madeBy(tokens, index)
   if (CLASS_WORDS.has(stem)) return met({ kind: 'class', word: stem, made, at, role, said: saidHere(here) })
   const hasLot = [...scene.bench.lots, ...scene.bench.gone()].some(({ words }) => words.has(stem))
-  return hasLot || PIECE_WORDS.has(stem) || FILLINGS.has(stem)
+  // "The soaked soy", which the list calls textured protein.
+  const isMade =
+    made !== null &&
+    isDet(tokens[index - 2]) &&
+    scene.bench.lots.some(
+      (lot) =>
+        !lot.isSide && made.senses.some(({ operation }) => operation !== null && operation === lot.operation),
+    )
+  return hasLot || isMade || PIECE_WORDS.has(stem) || FILLINGS.has(stem)
     ? met({ kind: 'word', word: stem, made, isEvery: EVERY.has(token.text), at, role, said: saidHere(here) })
     : 'nothing'
 }

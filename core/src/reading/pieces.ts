@@ -121,6 +121,8 @@ export interface StepPieces {
   readonly pulls: boolean
   /** It breaks a curd into crumbs. */
   readonly crumbles: boolean
+  /** How finely it breaks fat into droplets where it mixes: a spoon, a whisk, a running blade. */
+  readonly tool: 'spoon' | 'whisk' | 'blade'
 }
 const stepPieces = new WeakMap<Step, StepPieces>()
 const UNWRAPS =
@@ -146,6 +148,9 @@ const STRETCHES: readonly (readonly [words: RegExp, share: number])[] = [
   [/\broll(?:ed|ing)?\b.{0,16}\b(?:up|tight|log|rope|sausages?)/i, 0.3],
 ]
 const PULLS = /\b(?:shred|pull|tear|torn|flake|tease|pick)(?:s|ed|ing|ding)?\b/i
+const MACHINE_RUNS =
+  /\bwhile (?:still )?(?:blending|blitzing|processing)\b|\b(?:blender|motor|machine|processor|blades?) (?:is |still )*(?:running|on|going)\b/i
+const WHISKS = /\b(?:whisk|beat|shake|emulsif)/i
 const CRUMBLES = /\bcrumbl(?:e|es|ed|ing)\b/i
 
 /** Read once for each step object. */
@@ -153,7 +158,7 @@ export function piecesOfStep(step: Step): StepPieces {
   const known = stepPieces.get(step)
   if (known !== undefined) return known
   const { text, operation } = step
-  const made = {
+  const made: StepPieces = {
     cutMm: operation === 'chop' || operation === 'grate' ? cutSizeMm(text) : null,
     refuse: operation === 'trim' ? refuseIn(text) : [],
     namesLiquor: namesLiquor(text),
@@ -167,6 +172,7 @@ export function piecesOfStep(step: Step): StepPieces {
     stretch: STRETCHES.find(([words]) => words.test(text))?.[1] ?? 0,
     pulls: PULLS.test(text),
     crumbles: CRUMBLES.test(text),
+    tool: MACHINE_RUNS.test(text) ? 'blade' : WHISKS.test(text) ? 'whisk' : 'spoon',
   }
   stepPieces.set(step, made)
   return made

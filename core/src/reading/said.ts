@@ -90,6 +90,9 @@ function roughly(clause: string): number | null {
   return term === undefined || each === undefined ? null : ((term.low + term.high) / 2) * each
 }
 
+/** An amount before a preposition is of what stands between. */
+const ANOTHERS =
+  /^.*[\d½¼¾⅓⅔][^\d½¼¾⅓⅔]*\p{L}[^\d½¼¾⅓⅔]*\s(?:in|into|with|over|onto|through)\s(?=[^\d½¼¾⅓⅔]*$)/iu
 const SHARE_OF_AMOUNT = /\b(?:half|thirds?|quarters?)\b of the [\d½¼¾]/iu
 const EACH = /^[^.;,]{0,24}\b(?:on|into|over|to|for|in) each\b/iu
 
@@ -124,9 +127,11 @@ export function saidOf(
     for (const [words, share] of SHARES)
       if (words.test(clause.replace(/\b[\d½¼¾][^a-z]*\p{L}+\s+of\s*(?:the\s*)?$/iu, '')))
         return { share, isStated: true }
-  const rough = of === null || of.kind === 'part' ? roughly(clause) : null
+  // "60 g salt in the water": the grams are the salt's.
+  const own = clause.replace(ANOTHERS, '')
+  const rough = of === null || of.kind === 'part' ? roughly(own) : null
   if (rough !== null) return { share: null, isStated: true, amountG: rough }
-  const amount = of === null ? null : amountShare(clause, of, kitchen, reading)
+  const amount = of === null ? null : amountShare(own, of, kitchen, reading)
   // An amount close to the whole list entry, or above it, is the whole of it.
   if (amount !== null) return amount > 0.97 ? ALL_OF_IT : { share: amount, isStated: true }
   for (const [words, share] of SHARES) if (words.test(clause)) return { share, isStated: true }

@@ -13,6 +13,8 @@ export interface Stage {
   readonly lastNamed: ReadonlyMap<string, number>
   /** Text where water is named last. */
   readonly lastWater: number
+  /** Whether a later text takes everything that is left. */
+  readonly hasEverythingAfter: (text: number) => boolean
 }
 
 interface Took {

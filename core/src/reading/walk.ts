@@ -48,10 +48,12 @@ export class Walk {
     this.#names = names
     const lastNamed = new Map<string, number>()
     let lastWater = -1
+    let lastEverything = -1
     texts.forEach((text, at) => {
       const tokens = tokensOf(text)
       tokens.forEach((token, index) => {
         if (token.stem === 'water') lastWater = at
+        if (token.stem === 'everything') lastEverything = at
         for (const of of names.get(token.stem) ?? []) {
           const fit = of.kind === 'line' ? fitAt(of, tokens, index) : null
           if (
@@ -72,6 +74,7 @@ export class Walk {
       parts: named.filter(({ kind }) => kind === 'part'),
       lastNamed,
       lastWater,
+      hasEverythingAfter: (text) => lastEverything > text,
     }
     this.#scene = { names, kitchen, reading, bench: this.bench }
   }

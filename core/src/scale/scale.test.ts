@@ -163,7 +163,9 @@ describe('roundDish', () => {
   it('keeps a salt ratio in its window that a tenth of a gram would push out', () => {
     const edge = scaleDish(
       dishOf(
-        partOf(['7 tsp cornflour', '2.75 tbsp mushrooms', '3 cup water', '6.75 mL salt'], 'crumble-mince'),
+        partOf(['7 tsp cornflour', '2.75 tbsp mushrooms', '3 cup water', '6.75 mL salt'], 'crumble-mince', {
+          originalId: null,
+        }),
       ),
       0.6735,
     )

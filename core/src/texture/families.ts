@@ -1,6 +1,7 @@
 import type { FamilyId } from '../model'
 import type { FamilyTable } from './family'
 import { coatingSauce } from './tables/coatingSauce'
+import { COMMON } from './tables/common'
 import { crumble } from './tables/crumble'
 import { crumblyBrined, hardGrate } from './tables/cheeses'
 import { culturedThick, pourableSauce, solidFat, spreadable } from './tables/creams'
@@ -33,7 +34,12 @@ const TABLES: readonly FamilyTable[] = [
   culturedThick,
   solidFat,
 ]
-const BY_ID: ReadonlyMap<FamilyId, FamilyTable> = new Map(TABLES.map((table) => [table.id, table]))
+/** A family's own rows first; what it does not read is read as of any food. */
+const whole = (table: FamilyTable): FamilyTable => {
+  const own = new Set(table.attributes.map(({ id }) => id))
+  return { ...table, attributes: [...table.attributes, ...COMMON.filter(({ id }) => !own.has(id))] }
+}
+const BY_ID: ReadonlyMap<FamilyId, FamilyTable> = new Map(TABLES.map((table) => [table.id, whole(table)]))
 
 /** How a family is judged; null for a part without a family. */
 export const familyTable = (id: FamilyId | null): FamilyTable | null =>

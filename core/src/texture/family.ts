@@ -17,8 +17,10 @@ export interface RatioTable {
   readonly unit: string
   readonly input: InputId
   readonly window: Window
-  /** The original's own viscosity, where it states one, sets the window. */
-  readonly followsOriginal?: 'viscosity'
+  /** The original's own viscosity or salt, where it states one, sets the window. */
+  readonly followsOriginal?: 'viscosity' | 'salt'
+  /** Told only where another input is above so much: a share of what is not there is no fault. */
+  readonly onlyAbove?: readonly [input: InputId, least: number]
   /** What to do when it is below and above. */
   readonly raise: string
   readonly lower: string
@@ -118,11 +120,26 @@ export function attributeValue(
     : Math.min(10, Math.max(0, calibration.slope * model + calibration.offset))
 }
 
-/** Bounds of a ratio: its own, or round the original's own viscosity. */
+/** Salt per sodium, % per mg in 100 g. @source Regulation (EU) 1169/2011: sodium × 2.5 */
+const SALT_PCT_PER_MG = 2.5 / 1000
+/** Unsalted originals are salted at the table: less than this is no aim, %. Practice. */
+const LEAST_SALT_PCT = 0.6
+
+/** Bounds of a ratio: its own, or round what the original itself holds. */
 export function windowOf({ window, followsOriginal }: RatioTable, original: Original | null): Window {
-  const stated = followsOriginal === 'viscosity' ? (original?.viscosityPaS ?? null) : null
-  if (stated === null) return window
-  const { low, typical, high } = stated
+  if (original === null || followsOriginal === undefined) return window
+  if (followsOriginal === 'salt') {
+    const { low, typical, high } = original.sodiumMgPer100g
+    const most = Math.max(LEAST_SALT_PCT, SALT_PCT_PER_MG * high)
+    return {
+      low: 0.7 * SALT_PCT_PER_MG * low,
+      bestLow: SALT_PCT_PER_MG * Math.sqrt(low * typical),
+      bestHigh: most,
+      high: 1.4 * most,
+    }
+  }
+  if (original.viscosityPaS === null) return window
+  const { low, typical, high } = original.viscosityPaS
   return {
     low: low / 2,
     bestLow: Math.sqrt(low * typical),

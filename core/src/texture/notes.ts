@@ -43,6 +43,6 @@ export const butteryIndex = (state: PartState): number => 10 * (1 - Math.exp(-do
 export function roastIndex(state: PartState): number {
   const { surface, notes, cooked } = state
   if (cooked.massG <= 0) return 0
-  const vegetables = (100 * notes.brownedVegetablesG) / cooked.massG
-  return 10 * (1 - Math.exp(-(1.2 * surface.browned + 0.03 * vegetables + dosePct(state, 'roast'))))
+  const browned = (100 * notes.brownedG) / cooked.massG
+  return 10 * (1 - Math.exp(-(1.2 * surface.browned + 0.03 * browned + dosePct(state, 'roast'))))
 }

@@ -1,6 +1,13 @@
 import type { AttributeReading, Original, RatioReading } from '../model'
 import type { PartState } from '../process'
-import { attributeValue, type Calibrations, type FamilyTable, type Window, windowOf } from './family'
+import {
+  attributeValue,
+  type Calibrations,
+  type FamilyTable,
+  type RatioTable,
+  type Window,
+  windowOf,
+} from './family'
 import { type Input, type InputId, inputOf, type Knowledge, type Served } from './inputs'
 import { waterBudget } from './water'
 
@@ -84,6 +91,10 @@ export interface Readings {
   readonly ratios: RatioReading[]
   readonly attributes: AttributeReading[]
 }
+
+/** Whether a ratio has a say: agar where there is any, gluten where it makes the dough. */
+const isAsked = ({ onlyAbove }: RatioTable, at: Served): boolean =>
+  onlyAbove === undefined || inputOf(onlyAbove[0]).value(at) > onlyAbove[1]
 
 const windowState = (value: number, { low, bestLow, bestHigh, high }: Window): RatioReading['state'] => {
   if (value >= bestLow && value <= bestHigh) return 'in'
@@ -180,10 +191,12 @@ export function readFamily(
   spread: Spread | null,
   calibrations: Calibrations = NOT_CALIBRATED,
 ): Readings {
-  const now = valuesOf(table, served(table, state, original), calibrations)
+  const at = served(table, state, original)
+  const now = valuesOf(table, at, calibrations)
   const isGuessed = state.coverage.glutamateSdMg > GUESSED_SHARE * state.cooked.glutamateMg
   return {
     ratios: table.ratios.flatMap((ratio, index): RatioReading[] => {
+      if (!isAsked(ratio, at)) return []
       const share = knownShare([ratio.input], state)
       if (share < LEAST_KNOWN) return []
       const value = now.ratios[index] ?? 0

@@ -106,6 +106,14 @@ export const setFat = (served: Served): number => setFatPct(served.state, served
 export const setFatAt = (tempC: number) => (served: Served) => setFatPct(served.state, served.servingC, tempC)
 export const gelIndex = (served: Served): number => gelAt(served.state, served.servingC).index
 export const agent = (family: string) => (served: Served) => agentPct(served.state, family)
+/** An agent as it was weighed in, dissolved or not. */
+export const listedAgent =
+  (family: string) =>
+  (served: Served): number => {
+    let massG = 0
+    for (const one of served.state.agents) if (one.family === family) massG += one.massG
+    return pct(massG, served)
+  }
 export const perFat = (grams: number, { state }: Served): number =>
   state.cooked.fatG > 0 ? grams / state.cooked.fatG : 1
 /** Elastic paste: waxy starch that is hot and was not boiled out. @source sauce tables; practice */

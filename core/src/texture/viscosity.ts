@@ -1,4 +1,5 @@
 import type { PartState } from '../process'
+import { setFatPct } from './fats'
 
 /** Water at 60 C, Pa.s. */
 const WATER_PA_S = 0.00047
@@ -94,6 +95,20 @@ export function viscosityPaS({ cooked, particles, starch, emulsifiedFatG, agents
   return (WATER_PA_S * gum * suspensionFactor(phi) * kernels + paste) * emulsionFactor(droplets)
 }
 
+/** So much set fat doubles the thickness of a cold spread, %. @source sauce tables; practice */
+const SET_FAT_DOUBLES_PCT = 6
+/** A cultured milk stands by its protein: 0.0035 p3 where it was heated to 90 C, a quarter of it where not. @source sauce tables; practice */
+const SOURED_FACTOR = 0.0035
+const UNHEATED_SHARE = 0.25
+const HEATED_C = 86
+function souredPaS({ culturePH, notes, cooked, peakC }: PartState): number {
+  if (Number.isNaN(culturePH) || cooked.massG <= 0) return 0
+  const protein = (100 * notes.soyDrinkProteinG) / cooked.massG
+  const set = 1 / (1 + Math.exp((culturePH - 5.2) / 0.15))
+  const heated = UNHEATED_SHARE + (1 - UNHEATED_SHARE) / (1 + Math.exp((HEATED_C - peakC) / 1.5))
+  return SOURED_FACTOR * protein ** 3 * set * heated
+}
+
 /**
  * The same at the temperature at which it is served: warm liquids thin, amylose sets when it cools.
  * @param servingC 0 to 100
@@ -103,7 +118,8 @@ export function viscosityAt(state: PartState, servingC: number): number {
   const warmth = Math.exp(ACTIVATION_K * (1 / (servingC + KELVIN) - 1 / REFERENCE_K))
   const isPaste = state.starch.swollenG > 0 ? state.starch.amyloseG / state.starch.swollenG : 0
   const set = 1 / (1 + Math.exp((servingC - AMYLOSE_SETS_C) / 4))
-  return at60 * warmth * (1 + AMYLOSE_TIMES * isPaste * set)
+  const fat = setFatPct(state, servingC, servingC) / SET_FAT_DOUBLES_PCT
+  return at60 * warmth * (1 + AMYLOSE_TIMES * isPaste * set) * (1 + fat * fat) + souredPaS(state)
 }
 
 /** Thickness on the 0 to 10 kitchen scale. @source kitchen measurement P9c: 5.8 + 2.2 log10(eta); practice */

@@ -17,6 +17,7 @@ export const pourableSauce: FamilyTable = {
       'Simmer longer, or whisk in a little starch slurry and bring it to 95 °C.',
       'Add stock or milk a spoon at a time.',
       'texture model pour 0.02-0.10; upper end moved to 0.25 because gravy and egg-lemon sauce are 0.10-0.15',
+      { followsOriginal: 'viscosity' },
     ),
     ratio(
       'fat',
@@ -232,6 +233,7 @@ export const culturedThick: FamilyTable = {
       'Strain longer.',
       'Stir in milk.',
       'original 1.5 (0.5-4)',
+      { followsOriginal: 'viscosity' },
     ),
     ratio(
       'weep',
@@ -340,6 +342,9 @@ export const solidFat: FamilyTable = {
       ['flecks', 'fall', [0.2, 0.9], 1, 'curds and lumps; practice'],
     ]),
     attribute('mouth_coating', 'product', 1.2, [['log_fat', 'rise', [0.351, 1.941], 1, 'practice']]),
+    attribute('tenderness', 'product', 1.2, [
+      ['log_set_fat', 'fall', [1.1, 1.8], 1, '21 % set fat spreads at 18 °C and reads 8; practice'],
+    ]),
     ...flavours(attribute('richness', 'product', 1, [['log_fat', 'rise', [0.364, 1.636], 1, 'butter = 10']])),
   ],
 }

@@ -17,6 +17,7 @@ export const boundDoughSlice: FamilyTable = {
       'Add gluten flour, or take out water and soft solids.',
       'Swap gluten for tofu, beans or crumbs.',
       'texture model 18-28 % of dough; moved to cooked mass (simmered doughs gain 10-20 %); practice',
+      { onlyAbove: ['gluten_protein', 5] },
     ),
     ratio(
       'hydration',
@@ -27,6 +28,7 @@ export const boundDoughSlice: FamilyTable = {
       'Add stock a spoon at a time.',
       'Add gluten, or use drier soft solids.',
       'texture model; functional ingredients section 6',
+      { onlyAbove: ['gluten_protein', 5] },
     ),
     ratio(
       'soft-to-gluten',
@@ -37,6 +39,7 @@ export const boundDoughSlice: FamilyTable = {
       'Add tofu, beans, crumbs or yeast for a tender bite.',
       'Use less bean, tofu or flour: it cuts the network.',
       'texture model',
+      { onlyAbove: ['gluten_protein', 5] },
     ),
     ratio(
       'working-gluten',
@@ -47,6 +50,7 @@ export const boundDoughSlice: FamilyTable = {
       'Knead 2-5 min, rest 10-30 min and cook to a core of 88-90 °C.',
       'Knead less or swap gluten for tofu or beans: beyond this it is rubber.',
       'texture model development 0.2 / 0.5-0.8 / 0.95 times its gluten window, times the set; practice',
+      { onlyAbove: ['gluten_protein', 5] },
     ),
     ratio(
       'fat',
@@ -144,6 +148,7 @@ export const shreddable: FamilyTable = {
       'Knead 8-12 min and rest 30 min.',
       'Knead a little less.',
       'texture model 0.5-0.8 would rule out the kneading that section 6 asks for; moved; practice',
+      { onlyAbove: ['gluten_protein', 10] },
     ),
     ratio(
       'expressible',
@@ -254,6 +259,7 @@ export const emulsifiedSausage: FamilyTable = {
       'Add cold stock.',
       'Add gluten or drain the tofu.',
       'functional ingredients section 6; practice',
+      { onlyAbove: ['gluten_protein', 5] },
     ),
     ratio(
       'emulsion',

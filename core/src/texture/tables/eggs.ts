@@ -177,11 +177,13 @@ export const custardGel: FamilyTable = {
       ['fat', 'rise', [-2, 18], 1, 'practice'],
       ['d90_um', 'fall', [60, 260], 1, 'practice'],
       ['gel_index', 'fall', [12, 60], 1, 'practice'],
+      ['coarse_share', 'fall', [15, 90], 1, 'lumps and nut pieces; practice'],
     ]),
     attribute('smoothness', 'product', 1.2, [
       ['d90_um', 'fall', [60, 240], 1, 'practice'],
       ['weep_risk', 'fall', [0.4, 1.2], 1, 'P18; practice'],
       ['gel_index', 'fall', [40, 120], 1, 'symptom S36 holes and curdling; practice'],
+      ['coarse_share', 'fall', [10, 70], 1, 'lumps and nut pieces; practice'],
     ]),
     attribute('tenderness', 'product', 1.2, [['gel_index', 'fall', [14, 55], 1, 'practice']]),
     attribute('firmness', 'product', 1, [
@@ -214,6 +216,7 @@ export const liquidYolk: FamilyTable = {
       'More starch or oil, blended.',
       'Less starch, more soy milk.',
       'texture model 0.5-3 for the runny yolk; jammy yolks 6-25; P9c',
+      { followsOriginal: 'viscosity' },
     ),
     ratio(
       'fat',
@@ -264,6 +267,7 @@ export const liquidYolk: FamilyTable = {
       'Leave it longer for a firmer skin.',
       'Lift it out earlier.',
       'texture model 1-3 and functional ingredients 1.5-4; practice; only for yolks in a skin',
+      { onlyAbove: ['alginate_skin_min', 0.01] },
     ),
     saltRatio({ low: 0.4, bestLow: 0.7, bestHigh: 1.6, high: 2.2 }),
   ],

@@ -130,6 +130,7 @@ export const sliceableGel: FamilyTable = {
       'Use more powder, boiled until clear, acid after.',
       'Use less; over 1.2 % it weeps.',
       'texture model 0.3 / 0.5-1.0 / 2.0',
+      { onlyAbove: ['agar_listed', 0.02] },
     ),
     ratio(
       'kappa',
@@ -140,6 +141,7 @@ export const sliceableGel: FamilyTable = {
       'Use more and heat to 80 °C.',
       'Use less; over 1.5 % it shatters.',
       'texture model; read it only where there is any',
+      { onlyAbove: ['carrageenan_listed', 0.02] },
     ),
     ratio(
       'fat',

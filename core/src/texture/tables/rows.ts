@@ -43,11 +43,10 @@ export const ratio = (
   raise: string,
   lower: string,
   source: string,
-  followsOriginal?: RatioTable['followsOriginal'],
+  more: Pick<RatioTable, 'followsOriginal' | 'onlyAbove'> = {},
 ): RatioTable => {
   const window: Window = { low, bestLow, bestHigh, high }
-  const row = { id, label, unit, input, window, raise, lower, source }
-  return followsOriginal === undefined ? row : { ...row, followsOriginal }
+  return { id, label, unit, input, window, raise, lower, source, ...more }
 }
 
 /** Notes that every family can carry. */

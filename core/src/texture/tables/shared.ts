@@ -53,6 +53,7 @@ export const saltRatio = (window: Window): RatioTable => ({
   unit: '%',
   input: 'salt',
   window,
+  followsOriginal: 'salt',
   source: 'Regulation (EU) 1169/2011 for salt = sodium × 2.5; window practice',
   raise: 'Add salt, or more of a salty seasoning.',
   lower: 'Cut added salt first, then soy sauce, miso or brine.',
