@@ -104,14 +104,14 @@ module.exports = {
     {
       name: 'stages-no-storage',
       severity: 'error',
-      from: { path: '^web/src/(stages|pantry|kitchen|dishes|parts|findings|view|ui|charts|app)/' },
+      from: { path: '^web/src/(stages|pantry|kitchen|dishes|parts|findings|view|original|ui|charts|app)/' },
       to: { path: ['^web/src/(data|workers)/', 'node_modules/(dexie|comlink)/'] },
     },
     {
       name: 'shared-views-below-screens',
       comment: 'what several screens show (parts, findings, view) knows none of them',
       severity: 'error',
-      from: { path: '^web/src/(parts|findings|view)/' },
+      from: { path: '^web/src/(parts|findings|view|original)/' },
       to: { path: '^web/src/(stages|pantry|kitchen|dishes|app)/' },
     },
     {
@@ -132,7 +132,7 @@ module.exports = {
       comment: 'a job takes and gives plain data; it sees no store',
       severity: 'error',
       from: { path: '^web/src/workers/' },
-      to: { path: '^web/src/(store|stages|pantry|kitchen|dishes|parts|findings|view|app|ui|charts)/' },
+      to: { path: '^web/src/(store|stages|pantry|kitchen|dishes|parts|findings|view|original|app|ui|charts)/' },
     },
     {
       name: 'echarts-behind-charts',
@@ -146,7 +146,7 @@ module.exports = {
       from: { path: '^web/src/(ui|charts)/' },
       to: {
         path: [
-          '^web/src/(stages|store|data|workers|pantry|kitchen|dishes|parts|findings|view|app)/',
+          '^web/src/(stages|store|data|workers|pantry|kitchen|dishes|parts|findings|view|original|app)/',
           '^(core|library)/',
         ],
       },
@@ -155,7 +155,7 @@ module.exports = {
       name: 'store-below-screens',
       severity: 'error',
       from: { path: '^web/src/(store|data|workers)/' },
-      to: { path: '^web/src/(stages|pantry|kitchen|dishes|parts|findings|view|app|ui|charts)/' },
+      to: { path: '^web/src/(stages|pantry|kitchen|dishes|parts|findings|view|original|app|ui|charts)/' },
     },
   ],
   options: {

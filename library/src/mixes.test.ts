@@ -1,10 +1,9 @@
 import { readFileSync } from 'node:fs'
 import { assess } from '@frijol/core/assess'
 import { readRecipes } from '@frijol/core/interchange'
-import { indexFoods } from '@frijol/core/measure'
 import { type Assessment, defaultKitchen, FAMILIES, FamilyId } from '@frijol/core/model'
-import { ownWordsOf, readRecipeMethod, stepFrom } from '@frijol/core/reading'
 import { describe, expect, it } from 'vitest'
+import { mixContext } from '../test/mixContext'
 import { ownMixes } from '../test/ownMixes'
 import { holds, type Mix, scoreMixes } from '../test/scoreMixes'
 import { library } from '.'
@@ -13,18 +12,7 @@ const reference = JSON.parse(
   readFileSync(new URL('../test/referenceMixes.json', import.meta.url), 'utf8'),
 ) as Mix[]
 
-let count = 0
-const context = {
-  reader: {
-    index: indexFoods(library.ingredients.values()),
-    ingredients: library.ingredients,
-    kitchen: defaultKitchen,
-  },
-  newId: () => `m${(count += 1)}`,
-  now: '2026-06-14T12:00:00Z',
-  readStep: (text: string, id: string) => stepFrom(text, id, ownWordsOf(defaultKitchen)),
-  readMethod: readRecipeMethod,
-}
+const context = mixContext()
 
 /** A mix as the command line reads it: the first part takes the original and the family. */
 function assessMix({ text, family, original }: Mix): Assessment {

@@ -1,4 +1,13 @@
-import type { Assessment, AttributeReading, Dish, LineReading, Part, PartAssessment, Step } from '../model'
+import {
+  type Assessment,
+  attributeName,
+  type AttributeReading,
+  type Dish,
+  type LineReading,
+  type Part,
+  type PartAssessment,
+  type Step,
+} from '../model'
 
 /** A dish, or a trial of one, with what it comes to. */
 export interface Worked {
@@ -112,7 +121,7 @@ function keyedSteps(
 }
 
 const wordsOf = (id: AttributeReading['id']): string => {
-  const words = id.replaceAll('_', ' ')
+  const words = attributeName(id)
   return words.charAt(0).toUpperCase() + words.slice(1)
 }
 

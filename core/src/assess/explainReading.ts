@@ -1,8 +1,10 @@
+import { attributeName } from '../model'
 import { type Change, type PartRun, type PartState, runPart, stateWith } from '../process'
 import { isHeating, withLineMass } from '../program'
 import {
   attributeEquation,
   attributeSource,
+  type AttributeTable,
   familyTable,
   type FamilyTable,
   type InputId,
@@ -10,6 +12,7 @@ import {
   isInput,
   ratioEquation,
   served,
+  type Values,
   valuesOf,
 } from '../texture'
 import type { Explained, Explanation } from './explanation'
@@ -63,7 +66,29 @@ export function pulled(run: PartRun, { change }: Lever): PartState {
   return runPart({ program: withLineMass(program, change.line, change.massG), made, usualYield }).state
 }
 
-/** What each lever does to one reading, strongest first. */
+/** Other attributes that a lever moves by less than this are not worth a word, points. Practice. */
+const LEAST_SIDE_EFFECT = 0.1
+const MOST_SIDE_EFFECTS = 2
+
+/** What a lever does beside what it is pulled for: the strongest first, those that the original weighs before others. */
+function sideEffects(
+  { attributes }: FamilyTable,
+  work: PartWork,
+  now: Float64Array,
+  then: Float64Array,
+  asked: number,
+): string {
+  const weightOf = (id: AttributeTable['id']): number => 1 + (work.original?.importance[id] ?? 0)
+  return attributes
+    .map(({ id }, at) => ({ id, at, change: (then[at] ?? 0) - (now[at] ?? 0) }))
+    .filter(({ at, change }) => at !== asked && Math.abs(change) >= LEAST_SIDE_EFFECT)
+    .sort((a, b) => weightOf(b.id) * Math.abs(b.change) - weightOf(a.id) * Math.abs(a.change))
+    .slice(0, MOST_SIDE_EFFECTS)
+    .map(({ id, change }) => `${attributeName(id)} ${signed(change)}`)
+    .join(', ')
+}
+
+/** What each lever does to one reading, strongest first, and what else it does. */
 function effects(
   work: PartWork,
   table: FamilyTable,
@@ -71,17 +96,22 @@ function effects(
   at: number,
   unit: string,
 ): Explanation['levers'] {
-  const valueOf = (state: PartWork['state']): number => {
-    const values = valuesOf(table, served(table, state, work.original))
-    return (kind === 'ratio' ? values.ratios : values.attributes)[at] ?? 0
-  }
-  const now = valueOf(work.state)
+  const read = (state: PartWork['state']) => valuesOf(table, served(table, state, work.original))
+  const now = read(work.state)
+  const of = (values: Values): number => (kind === 'ratio' ? values.ratios : values.attributes)[at] ?? 0
   return leversOf(work.method)
-    .map((lever) => ({ label: lever.label, change: valueOf(pulled(work.method, lever)) - now }))
+    .map((lever) => {
+      const then = read(pulled(work.method, lever))
+      return { label: lever.label, then: then.attributes, change: of(then) - of(now) }
+    })
     .filter(({ change }) => Math.abs(change) > LEAST_CHANGE)
     .sort((a, b) => Math.abs(b.change) - Math.abs(a.change))
     .slice(0, MOST_LEVERS)
-    .map(({ label, change }) => ({ label, change: `${signed(change)}${unit === '' ? '' : ` ${unit}`}` }))
+    .map(({ label, change, then }) => ({
+      label,
+      change: `${signed(change)}${unit === '' ? '' : ` ${unit}`}`,
+      besides: sideEffects(table, work, now.attributes, then, kind === 'attribute' ? at : -1),
+    }))
 }
 
 const massInputs = ({ assessment }: PartWork): Explained[] => [
@@ -151,7 +181,7 @@ function explainAttribute(work: PartWork, table: FamilyTable, id: string): Expla
   if (attribute === undefined || reading === undefined) return null
   const goal = reading.target
   return {
-    title: `${id.replaceAll('_', ' ')}: ${reading.value.toFixed(1)} ± ${reading.sd.toFixed(1)}`,
+    title: `${attributeName(attribute.id)}: ${reading.value.toFixed(1)} ± ${reading.sd.toFixed(1)}`,
     equation: attributeEquation(attribute),
     inputs: [
       ...(goal === null || work.original === null

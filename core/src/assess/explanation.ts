@@ -19,6 +19,7 @@ export interface Explanation {
   readonly title: string
   readonly equation: string
   readonly inputs: readonly Explained[]
-  readonly levers: readonly { readonly label: string; readonly change: string }[]
+  /** What moves it most, and what else each of them moves (empty where it moves little else). */
+  readonly levers: readonly { readonly label: string; readonly change: string; readonly besides?: string }[]
   readonly source: string
 }

@@ -25,3 +25,5 @@ export {
   type ReadWritten,
   WELL_READ_SHARE,
 } from './reading'
+export { type BesideRow, besideOriginal } from './besideOriginal'
+export { type ReadingOrder, readingOrder } from './readingOrder'

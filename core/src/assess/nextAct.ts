@@ -1,4 +1,4 @@
-import type { Assessment, Dish } from '../model'
+import { type Assessment, attributeName, type Dish } from '../model'
 
 export type StageId = 'aim' | 'mix' | 'method' | 'share'
 
@@ -14,7 +14,7 @@ const plural = (count: number, one: string): string => `${count} ${one}${count =
 /** The largest weighted gap of a dish to its originals, over the attributes that are predicted. */
 function largestGap(dish: Assessment): { name: string; gap: number } | null {
   const gaps = dish.parts.flatMap(({ attributes }) =>
-    attributes.map(({ id, gap }) => ({ name: id.replaceAll('_', ' '), gap })),
+    attributes.map(({ id, gap }) => ({ name: attributeName(id), gap })),
   )
   const [first] = gaps.sort((a, b) => Math.abs(b.gap) - Math.abs(a.gap))
   return first === undefined || first.gap === 0 ? null : first

@@ -67,6 +67,7 @@ export {
   upgradeStep,
   Way,
 } from './method'
+export { attributeName } from './attributeName'
 export { AttributeId, ATTRIBUTES, FamilyId, FAMILIES, Original } from './original'
 export { type MethodEntry, methodEntries, type PlacedStep, stepsInOrder } from './methodEntries'
 export { Written } from './written'

@@ -1,9 +1,9 @@
-import { WATER } from '../program'
+import { PROTEIN, STARCH, WATER } from '../program'
 import type { Form } from '../model'
 import type { Bench } from './bench'
 import { LAST_WATER, LEATHERY_WATER, temperatureScale } from './laws/drying'
 import { type Air, airLimit, hobLimit } from './laws/evaporation'
-import { LOOSE, STRIDE } from './workspace'
+import { LOOSE, poolOf, STRIDE } from './workspace'
 
 /** Thickness at which a form's constant holds, mm. @source the yields table's pieces */
 export const USUAL_THICKNESS_MM: Readonly<Record<Form, number>> = {
@@ -49,12 +49,14 @@ function skinned({ solidsG, massG }: Bench): number {
 
 /** A batter that is fried sets: it gives off vapour as a patty does, not as a liquid. Practice. */
 const FRIES: ReadonlySet<string> = new Set(['shallow-fry', 'sear', 'deep-fry'])
-const BATTER_SOLIDS = 0.13
+const BATTER_SETS = 0.09
 const BATTER_FACTOR = 0.05
-function battered({ op, solidsG, massG }: Bench): number {
+function battered({ op, rows, massG }: Bench): number {
   if (!FRIES.has(op.spec?.id ?? '') || !op.isMixed) return 1
-  const share = massG > 0 ? solidsG / massG : 0
-  return 1 - (1 - BATTER_FACTOR) / (1 + Math.exp((BATTER_SOLIDS - share) / 0.015))
+  let sets = 0
+  for (const row of op.rows) sets += poolOf(rows, row, PROTEIN) + poolOf(rows, row, STARCH)
+  const share = massG > 0 ? sets / massG : 0
+  return 1 - (1 - BATTER_FACTOR) / (1 + Math.exp((BATTER_SETS - share) / 0.015))
 }
 
 /** Most vapour that the heat and the air allow in one load, g/min. */

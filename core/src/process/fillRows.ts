@@ -47,7 +47,7 @@ export function fillLine(rows: Float64Array, at: number, row: Row, massG: number
   rows[from + PIECE_MM] = listed
   rows[from + COARSE] = particle.pieceMm > 0 ? 1 - (1 - MASHED_COARSE) * row.mashed : 0
   rows[from + PARTICLE_UM] = particle.groundUm
-  rows[from + STRAND] = entry.isStrandy ? UNPULLED : 0
+  rows[from + STRAND] = entry.isStrandy ? (row.isPulled ? 1 : UNPULLED) : 0
   rows[from + GEL] = entry.gels === 'stands' || (entry.gels === 'heat' && entry.isCooked) ? 1 : 0
   if (row.presoak !== null) soakFirst(rows, from, row.presoak)
 }

@@ -35,6 +35,8 @@ export interface Row {
   /** How much of it is listed mashed, 0 to 1. */
   readonly mashed: number
   readonly isSoaked: boolean
+  /** It is listed torn or shredded along its strands. */
+  readonly isPulled: boolean
   /** Its flour was washed: its protein is gluten. */
   readonly isWashed: boolean
 }

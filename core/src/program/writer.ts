@@ -91,6 +91,7 @@ export class Writer {
       pieceMm: null,
       mashed: 0,
       isSoaked: false,
+      isPulled: false,
       isWashed: false,
       ...known,
     })
@@ -144,6 +145,7 @@ export class Writer {
         pieceMm: words.cutMm,
         // What a step does is not done twice: "half mashed" in the list tells of the step.
         mashed: this.#isWorkedLater ? 0 : words.mashed,
+        isPulled: words.isPulled,
         isSoaked: words.soakedMin !== null || entry.group === 'soaked-nut',
       },
       fraction * (line.mass?.value ?? 0),

@@ -79,7 +79,10 @@ export interface LineWords {
   readonly mashed: number
   /** It states what is eaten: nothing of it is cut away any more. */
   readonly isEaten: boolean
+  /** It comes torn or shredded along its strands. */
+  readonly isPulled: boolean
 }
+const PULLED = /\b(?:torn|shredded|pulled|flaked|teased)\b/i
 const lineWords = new WeakMap<FormulaLine, LineWords>()
 
 /** Read once for each line object. */
@@ -92,6 +95,7 @@ export function wordsOfLine(line: FormulaLine): LineWords {
     cutMm: cutSizeMm(line.prep === '' ? line.text : line.prep),
     mashed: mashedShare(said),
     isEaten: statesEaten(line.text),
+    isPulled: PULLED.test(line.prep),
   }
   lineWords.set(line, made)
   return made

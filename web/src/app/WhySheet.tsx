@@ -27,9 +27,12 @@ export function WhySheet() {
         <>
           <h3 className="mt-3 mb-1 text-sm">What moves it most</h3>
           <ul className="m-0 list-none ps-0 text-sm">
-            {explanation.levers.map(({ label, change }) => (
+            {explanation.levers.map(({ label, change, besides = '' }) => (
               <li key={label} className="flex justify-between gap-3 border-t border-line py-1.5">
-                <span>{label}</span>
+                <span>
+                  {label}
+                  {besides !== '' && <span className="block text-xs text-ink-2">besides: {besides}</span>}
+                </span>
                 <span className="font-semibold">{change}</span>
               </li>
             ))}

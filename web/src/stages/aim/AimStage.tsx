@@ -1,10 +1,10 @@
 import { useState } from 'react'
 import { commands, run, useDish, useLibrary } from '../../store'
+import { OriginalProfile } from '../../original'
 import { Button, Card, CardTitle, Field, Sheet, TextArea, TextInput } from '../../ui'
 import { ChooseOriginal } from './ChooseOriginal'
 import { Exclusions } from './Exclusions'
 import { Limits } from './Limits'
-import { OriginalProfile } from './OriginalProfile'
 
 /** Aim: what is to be matched, and what may not be done. */
 export function AimStage() {

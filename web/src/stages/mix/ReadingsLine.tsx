@@ -1,4 +1,4 @@
-import type { PartAssessment } from '@frijol/core/model'
+import { attributeName, type PartAssessment } from '@frijol/core/model'
 import { ChevronUp } from 'lucide-react'
 import { type ReactNode, useState } from 'react'
 import { Sheet } from '../../ui'
@@ -12,7 +12,7 @@ function summary({ distance, attributes, ratios }: PartAssessment): string {
   const words =
     worst === undefined || worst.gap === 0
       ? 'all in band'
-      : `${worst.id.replaceAll('_', ' ')} ${Math.abs(worst.gap).toFixed(1)} ${worst.gap < 0 ? 'low' : 'high'}`
+      : `${attributeName(worst.id)} ${Math.abs(worst.gap).toFixed(1)} ${worst.gap < 0 ? 'low' : 'high'}`
   return `distance ${distance.toFixed(1)} · ${words}`
 }
 

@@ -1,4 +1,4 @@
-import { ATTRIBUTES, type Original } from '@frijol/core/model'
+import { attributeName, ATTRIBUTES, type Original } from '@frijol/core/model'
 import { BAND_HALF_WIDTH, bandAround } from '@frijol/core/texture'
 
 const WEIGHTS = ['', 'counts once', 'counts twice', 'counts three times']
@@ -34,7 +34,7 @@ export function OriginalProfile({ original }: { original: Original }) {
         {rows.slice(0, 14).map(({ id, value, weight }) => (
           <li key={id} className="grid grid-cols-[104px_1fr_22px] items-center gap-2 text-sm">
             <span className={weight > 0 ? 'font-semibold first-letter:uppercase' : 'first-letter:uppercase'}>
-              {id.replaceAll('_', ' ')}
+              {attributeName(id)}
             </span>
             <span className="relative h-3 rounded-lg bg-husk" aria-hidden="true">
               <i

@@ -1,0 +1,2 @@
+export { BesideOriginal } from './BesideOriginal'
+export { OriginalProfile } from './OriginalProfile'

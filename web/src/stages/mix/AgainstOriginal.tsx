@@ -1,0 +1,108 @@
+import { isInEveryBand, readingOrder } from '@frijol/core/assess'
+import { attributeName, type AttributeReading, type Part, type PartAssessment } from '@frijol/core/model'
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { BesideOriginal, OriginalProfile } from '../../original'
+import { askWhy, useDish, useLibrary } from '../../store'
+import { BandAndSeed, Button, buttonClass, Card, CardTitle, Sheet } from '../../ui'
+
+/** Marks what rests on foods without figures of their own. */
+const PARTLY = '~ '
+const distanceOf = ({ gap, state, value }: AttributeReading): string => {
+  if (state === 'none') return value.toFixed(1)
+  return gap === 0 ? 'in band' : `${Math.abs(gap).toFixed(1)} ${gap < 0 ? 'low' : 'high'}`
+}
+const distanceWords = (reading: AttributeReading): string =>
+  `${reading.known === 'partly' ? PARTLY : ''}${distanceOf(reading)}`
+
+function Bands({ partId, readings }: { partId: string; readings: readonly AttributeReading[] }) {
+  return readings.map((attribute) => (
+    <BandAndSeed
+      key={attribute.id}
+      label={attributeName(attribute.id)}
+      words={distanceWords(attribute)}
+      min={0}
+      max={10}
+      value={attribute.value}
+      spread={attribute.sd}
+      band={attribute.target}
+      standing={attribute.state}
+      onWhy={() => askWhy({ kind: 'attribute', partId, id: attribute.id })}
+    />
+  ))
+}
+
+const Heading = ({ children }: { children: string }) => (
+  <h3 className="m-0 mt-2 text-xs font-normal text-ink-2">{children}</h3>
+)
+
+/** The part against its original: what counts, then what is off besides, the rest folded. */
+export function AgainstOriginal({ part, reading }: { part: Part; reading: PartAssessment }) {
+  const library = useLibrary()
+  const [isOpen, setOpen] = useState(false)
+  const original = part.originalId === null ? null : (library.originals.get(part.originalId) ?? null)
+  if (reading.attributes.length === 0) return <NothingRead part={part} />
+  const { distance } = reading
+  const { counts, off, rest } = readingOrder(reading.attributes, original)
+  return (
+    <Card className="px-3.5 py-3">
+      <CardTitle
+        title="Against the original"
+        aside={
+          distance === null
+            ? 'whisker: one sd'
+            : isInEveryBand(distance)
+              ? 'in every band that counts'
+              : `distance ${distance.toFixed(1)}`
+        }
+      />
+      <Bands partId={part.id} readings={counts} />
+      {off.length > 0 && <Heading>Off besides; does not count in the distance</Heading>}
+      <Bands partId={part.id} readings={off} />
+      {rest.length > 0 && (
+        <details className="mt-1.5">
+          <summary className="min-h-6 text-[13px] text-ink-2">
+            {rest.length} more{original === null ? '' : ', in band or near it'}
+          </summary>
+          <Bands partId={part.id} readings={rest} />
+        </details>
+      )}
+      {[...reading.attributes, ...reading.ratios].some(({ known }) => known === 'partly') && (
+        <p className="m-0 mt-1.5 text-xs text-ink-2">
+          ~ partly known: some foods here have no figure of their own, so the whisker is wider.
+        </p>
+      )}
+      {original !== null && (
+        <>
+          <Button className="mt-2" aria-haspopup="dialog" onClick={() => setOpen(true)}>
+            Beside {original.name.charAt(0).toLowerCase() + original.name.slice(1)}
+          </Button>
+          <Sheet title={original.name} isOpen={isOpen} onClose={() => setOpen(false)}>
+            <BesideOriginal part={reading} original={original} />
+            <h3 className="mt-4 mb-1 text-sm">Its bands</h3>
+            <OriginalProfile original={original} />
+          </Sheet>
+        </>
+      )}
+    </Card>
+  )
+}
+
+function NothingRead({ part }: { part: Part }) {
+  const dish = useDish()
+  return (
+    <Card className="px-3.5 py-3">
+      <CardTitle title="Against the original" />
+      <p className="m-0 mb-2 text-sm text-ink-2">
+        {part.originalId === null
+          ? 'Choose what this part replaces, and its bite, juice and salt are read here while you type.'
+          : 'Write the formula, and it is read here while you type.'}
+      </p>
+      {part.originalId === null && (
+        <Link to={`/dish/${dish.id}/aim`} className={buttonClass('plain')}>
+          Choose the original
+        </Link>
+      )}
+    </Card>
+  )
+}
