@@ -74,6 +74,8 @@ const cold = (): Dish => ({ ...dish, parts: dish.parts.map(freshLines) })
 const text = JSON.stringify(dish)
 const copy = () => JSON.stringify(JSON.parse(text))
 const afterEdit = ratioOf(() => assess(edited(), library, kitchen), copy)
+const asItWas = assess(dish, library, kitchen)
+const betweenKeys = ratioOf(() => assess(edited(), library, kitchen, asItWas), copy)
 /** Dishes never seen before, made outside the timing. */
 const unseen = Array.from({ length: 41 * 30 + 30 * 4 }, cold)
 const fromCold = ratioOf(() => {
@@ -85,6 +87,7 @@ const lineCount = dish.parts.reduce((count, part) => count + part.lines.length, 
 console.log(
   `assess, ${lineCount} lines in ${dish.parts.length} parts, against JSON.parse + stringify of the same document:`,
 )
+console.log(`  between two keys           x${betweenKeys.toFixed(2)}   (aim: at most x2)`)
 console.log(`  after an edit of one mass  x${afterEdit.toFixed(2)}   (aim: at most x2)`)
 console.log(`  nothing remembered         x${fromCold.toFixed(2)}   (aim: at most x5)`)
 

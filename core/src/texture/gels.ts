@@ -57,8 +57,21 @@ export interface Gel {
  * @source (c - c0)^2 gel laws, Handbook of Hydrocolloids 2009; protein and starch terms practice
  */
 export function gelAt(state: PartState, servingC: number): Gel {
+  // Several inputs of one reading ask for the same gel.
+  if (last.state === state && last.servingC === servingC) return last.gel
+  last = { state, servingC, gel: work(state, servingC) }
+  return last.gel
+}
+const NO_GEL: Gel = { index: 0, meltsC: 0 }
+let last: { readonly state: PartState | null; readonly servingC: number; readonly gel: Gel } = {
+  state: null,
+  servingC: Number.NaN,
+  gel: NO_GEL,
+}
+
+function work(state: PartState, servingC: number): Gel {
   const { cooked, agents, cooling, starch, notes } = state
-  if (cooked.massG <= 0) return { index: 0, meltsC: 0 }
+  if (cooked.massG <= 0) return NO_GEL
   const doses = new Map<string, number>()
   const melts = new Map<string, number>()
   for (const agent of agents) {

@@ -44,6 +44,8 @@ export interface Input {
   readonly source: string
   readonly knows: Knowledge
   readonly value: (served: Served) => number
+  /** It is log10 of the input of the same name without "log_". */
+  readonly isLog: boolean
 }
 
 const BALANCE = 'mass balance of the lines and the method'
@@ -54,9 +56,15 @@ const input = (
   source: string,
   value: Input['value'],
   knows: Knowledge = 'composition',
-): Input => ({ label, unit, source, value, knows })
-const logOf = ({ label, source, value, knows }: Input): Input =>
-  input(`log10 of ${label.toLowerCase()}`, '', source, (served) => log10(value(served)), knows)
+): Input => ({ label, unit, source, value, knows, isLog: false })
+const logOf = ({ label, source, value, knows }: Input): Input => ({
+  label: `log10 of ${label.toLowerCase()}`,
+  unit: '',
+  source,
+  value: (served) => log10(value(served)),
+  knows,
+  isLog: true,
+})
 
 const PRACTICE = 'solids and sauce tables; practice'
 const METHOD = 'cutting, folding and pulling of the method; practice'
@@ -298,4 +306,9 @@ export const INPUTS = {
 export type InputId = keyof typeof INPUTS
 
 export const inputOf = (id: InputId): Input => INPUTS[id]
+/** What a logarithm is taken of, where that is an input itself: a cook reads "fat 12 %", not its logarithm. */
+export function plainOf(id: InputId): InputId | null {
+  const plain = id.slice('log_'.length)
+  return inputOf(id).isLog && isInput(plain) ? plain : null
+}
 export const isInput = (id: string): id is InputId => Object.hasOwn(INPUTS, id)

@@ -8,7 +8,8 @@ import {
   type Window,
   windowOf,
 } from './family'
-import { type Input, type InputId, inputOf, type Knowledge, type Served } from './inputs'
+import { type Input, type InputId, inputOf, type Knowledge, plainOf, type Served } from './inputs'
+import { log10 } from './structure'
 import { waterBudget } from './water'
 
 /** Distance from a target that trained cooks do not repeat: the band around it. @source repeatability of 3 to 5 cooks; practice */
@@ -48,19 +49,32 @@ export const served = (table: FamilyTable, state: PartState, original: Original 
 /** A family's inputs, each once, and where its ratios and terms find theirs. Kept for each table. */
 interface Wiring {
   readonly inputs: readonly Input[]
+  /** Place of the input that a logarithm is taken of; -1 for all others. */
+  readonly plain: readonly number[]
   readonly at: ReadonlyMap<InputId, number>
 }
 const wirings = new WeakMap<FamilyTable, Wiring>()
 function wiringOf(table: FamilyTable): Wiring {
   const known = wirings.get(table)
   if (known !== undefined) return known
-  const ids = [
+  const asked = [
     ...new Set([
       ...table.ratios.map(({ input }) => input),
       ...table.attributes.flatMap(({ terms }) => terms.map(({ input }) => input)),
     ]),
   ]
-  const made = { inputs: ids.map(inputOf), at: new Map(ids.map((id, index) => [id, index])) }
+  // What logarithms are taken of comes first, once.
+  const ids = [...new Set([...asked.flatMap((id) => plainOf(id) ?? []), ...asked])]
+  const at = new Map(ids.map((id, index) => [id, index]))
+  const made = {
+    inputs: ids.map(inputOf),
+    at,
+    plain: ids.map((id, index) => {
+      const plain = plainOf(id)
+      const place = plain === null ? undefined : at.get(plain)
+      return place !== undefined && place < index ? place : -1
+    }),
+  }
   wirings.set(table, made)
   return made
 }
@@ -72,9 +86,12 @@ export function valuesOf(
   at: Served,
   calibrations: Calibrations = NOT_CALIBRATED,
 ): Values {
-  const { inputs, at: places } = wiringOf(table)
+  const { inputs, plain, at: places } = wiringOf(table)
   const known = new Float64Array(inputs.length)
-  for (let index = 0; index < inputs.length; index += 1) known[index] = inputs[index]?.value(at) ?? Number.NaN
+  for (let index = 0; index < inputs.length; index += 1) {
+    const of = plain[index] ?? -1
+    known[index] = of >= 0 ? log10(known[of] ?? Number.NaN) : (inputs[index]?.value(at) ?? Number.NaN)
+  }
   const valueOf = (id: InputId): number => known[places.get(id) ?? -1] ?? Number.NaN
   const ratios = new Float64Array(table.ratios.length)
   table.ratios.forEach(({ input }, index) => {
