@@ -27,3 +27,4 @@ export {
 } from './reading'
 export { type BesideRow, besideOriginal } from './besideOriginal'
 export { type ReadingOrder, readingOrder } from './readingOrder'
+export { likelyOriginals } from './likelyOriginals'

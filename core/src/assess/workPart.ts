@@ -16,6 +16,7 @@ import {
   unitSlips,
 } from '../rules'
 import {
+  behaviourOf,
   distanceTo,
   type FamilyTable,
   familyTable,
@@ -186,6 +187,7 @@ function work(input: PartInput, library: Library, kitchen: Kitchen, before: Part
     ratios: readings.ratios,
     attributes: readings.attributes,
     distance: distanceTo(original, readings.attributes),
+    behaviour: judge === null ? [] : behaviourOf(judge, state, original),
     viscosityPaS:
       judge?.isPoured === true ? viscosityAt(state, served(judge, state, original).servingC) : null,
     lines: lineReadings(lines, rawMassG),

@@ -68,6 +68,15 @@ export const AttributeReading = z.strictObject({
 })
 export type AttributeReading = z.infer<typeof AttributeReading>
 
+/** What a part will do at the counter, and how to confirm it there. */
+export const Behaviour = z.strictObject({
+  id: z.string(),
+  label: z.string(),
+  value: z.string(),
+  confirm: z.string(),
+})
+export type Behaviour = z.infer<typeof Behaviour>
+
 export const LineReading = z.strictObject({
   lineId: z.string(),
   text: z.string(),
@@ -180,6 +189,8 @@ export const PartAssessment = z.strictObject({
   attributes: z.array(AttributeReading),
   /** Importance-weighted distance to the original (0 is a match, above 2 a different food); null without one. */
   distance: figure,
+  /** What it pours, sets, weeps or stands like. */
+  behaviour: z.array(Behaviour),
   viscosityPaS: figure,
   lines: z.array(LineReading),
   steps: z.array(StepReading),

@@ -2,6 +2,7 @@ export { Amount, AmountTerm, OpenAmount, QualifierId, SizeId, UnitId } from './a
 export {
   Assessment,
   AttributeReading,
+  Behaviour,
   Finding,
   LineReading,
   Measured,

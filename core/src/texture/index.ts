@@ -1,3 +1,4 @@
+export { behaviourOf, troughFlowCm } from './behaviour'
 export { attributeEquation, attributeSource, ratioEquation } from './equation'
 export { familyTable, judgedFamilies } from './families'
 export {

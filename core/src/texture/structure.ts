@@ -2,6 +2,7 @@ import type { Batch } from '../composition'
 import type { PartState } from '../process'
 import { setFatPct } from './fats'
 import { agentPct, gelAt } from './gels'
+import { smoothFloor } from './responses'
 import { viscosityAt } from './viscosity'
 import type { WaterBudget } from './water'
 
@@ -29,10 +30,15 @@ export const chewy = (served: Served): number => {
   return pct(1.3 * glutenNetworkG + 0.7 * cooked.texturisedG + 1.2 * cooked.fungalSolidsG, served)
 }
 
+/** The teeth press out a little of the water that is held beyond this, % of the mass. Practice. */
+const HELD_PRESSED = 0.1
+const FIRMLY_HELD_PCT = 30
 /** Water and melted fat pressed out on the first bites. @source kitchen measurement P6; practice */
 export const expressible = (served: Served): number => {
   const solidFat = of('solidFatG')(served)
-  return free(served) + 0.22 * (fat(served) - solidFat) + 0.3 * solidFat
+  const held = of('waterG')(served) - free(served)
+  const bitten = HELD_PRESSED * smoothFloor(held - FIRMLY_HELD_PCT, 8)
+  return free(served) + bitten + 0.22 * (fat(served) - solidFat) + 0.3 * solidFat
 }
 
 /** Curds and beads that the eye finds in a smooth sauce, 0 to 1. @source sauce tables: soy protein above 70 C below pH 5.8; practice */

@@ -1,2 +1,3 @@
 export { BesideOriginal } from './BesideOriginal'
 export { OriginalProfile } from './OriginalProfile'
+export { useLikelyOriginals } from './useLikelyOriginals'

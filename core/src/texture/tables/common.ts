@@ -13,7 +13,7 @@ export const COMMON: readonly AttributeTable[] = [
     ['log_visc_serve', 'rise', [-1.5, 2.5], 0.3, GENERAL],
     ['packed_fraction', 'rise', [0.45, 1.1], 0.3, GENERAL],
   ]),
-  attribute('chewiness', 'product', 2, [['chew_network', 'rise', [-8, 42], 1, GENERAL]]),
+  attribute('chewiness', 'product', 2, [['chew_network', 'rise', [2, 42], 1, GENERAL]]),
   attribute('cohesion', 'mean', 2, [
     ['binder_hot', 'rise', [-0.3, 1.5], 0.5, GENERAL],
     ['log_gel_index', 'rise', [-0.6, 1], 0.5, GENERAL],
@@ -23,8 +23,8 @@ export const COMMON: readonly AttributeTable[] = [
     ['log_gel_index', 'rise', [0.3, 2.4], 0.5, GENERAL],
   ]),
   attribute('juiciness', 'mean', 2, [
-    ['expressible', 'rise', [-2.4, 11.4], 0.5, 'kitchen measurement P6'],
-    ['water', 'rise', [30, 95], 0.5, GENERAL],
+    ['log_expressible', 'rise', [-0.1, 1.5], 0.4, 'kitchen measurement P6'],
+    ['water', 'rise', [45, 110], 0.6, GENERAL],
   ]),
   attribute('tenderness', 'product', 2, [
     ['chew_network', 'fall', [8, 45], 1, GENERAL],

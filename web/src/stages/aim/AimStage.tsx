@@ -11,6 +11,7 @@ export function AimStage() {
   const dish = useDish()
   const library = useLibrary()
   const [choosingFor, setChoosingFor] = useState<string | null>(null)
+  const choosing = dish.parts.find(({ id }) => id === choosingFor)
   const setText = (field: 'matters' | 'never', value: string) =>
     run(
       commands.changeAim(
@@ -105,12 +106,15 @@ export function AimStage() {
         onClose={() => setChoosingFor(null)}
         width="wide"
       >
-        <ChooseOriginal
-          onChosen={(original) => {
-            if (choosingFor !== null) run(commands.chooseOriginal(choosingFor, original))
-            setChoosingFor(null)
-          }}
-        />
+        {choosing !== undefined && (
+          <ChooseOriginal
+            part={choosing}
+            onChosen={(original) => {
+              run(commands.chooseOriginal(choosing.id, original))
+              setChoosingFor(null)
+            }}
+          />
+        )}
       </Sheet>
     </div>
   )

@@ -1,30 +1,38 @@
-import type { Original } from '@frijol/core/model'
-import { judgedFamilies } from '@frijol/core/texture'
+import type { Original, Part } from '@frijol/core/model'
 import { useMemo } from 'react'
+import { useLikelyOriginals } from '../../original'
 import { useLibrary } from '../../store'
 import { Finder } from '../../ui'
 
-/** The originals, grouped by kind of food; those whose texture is predicted say so. */
-export function ChooseOriginal({ onChosen }: { onChosen: (original: Original | null) => void }) {
+export interface ChooseOriginalProps {
+  part: Part
+  onChosen: (original: Original | null) => void
+}
+
+/** The originals: first those that the part is likely to replace, then all of them, grouped by kind of food. */
+export function ChooseOriginal({ part, onChosen }: ChooseOriginalProps) {
   const library = useLibrary()
+  const likely = useLikelyOriginals(part)
   const groups = useMemo(() => {
-    const predicted = new Set<string>(judgedFamilies())
+    const itemOf = ({ id, name, family, group }: Original) => ({
+      id,
+      label: name,
+      detail: family.replaceAll('-', ' '),
+      words: [family, group],
+    })
+    const first = new Set(likely.map(({ id }) => id))
     const byGroup = new Map<string, Original[]>()
-    for (const original of library.originals.values()) {
-      byGroup.set(original.group, [...(byGroup.get(original.group) ?? []), original])
-    }
-    return [...byGroup].map(([group, originals]) => ({
-      heading: group.charAt(0).toUpperCase() + group.slice(1),
-      items: originals.map(({ id, name, family }) => ({
-        id,
-        label: name,
-        detail: predicted.has(family)
-          ? `${family.replaceAll('-', ' ')} · predicted`
-          : family.replaceAll('-', ' '),
-        words: [family, group],
+    for (const original of library.originals.values())
+      if (!first.has(original.id))
+        byGroup.set(original.group, [...(byGroup.get(original.group) ?? []), original])
+    return [
+      ...(likely.length === 0 ? [] : [{ heading: 'Likely, by name and foods', items: likely.map(itemOf) }]),
+      ...[...byGroup].map(([group, originals]) => ({
+        heading: group.charAt(0).toUpperCase() + group.slice(1),
+        items: originals.map(itemOf),
       })),
-    }))
-  }, [library])
+    ]
+  }, [library, likely])
   return (
     <Finder
       label="Originals"

@@ -2,8 +2,8 @@ import { isInEveryBand, readingOrder } from '@frijol/core/assess'
 import { attributeName, type AttributeReading, type Part, type PartAssessment } from '@frijol/core/model'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { BesideOriginal, OriginalProfile } from '../../original'
-import { askWhy, useDish, useLibrary } from '../../store'
+import { BesideOriginal, OriginalProfile, useLikelyOriginals } from '../../original'
+import { askWhy, commands, run, useDish, useLibrary } from '../../store'
 import { BandAndSeed, Button, buttonClass, Card, CardTitle, Sheet } from '../../ui'
 
 /** Marks what rests on foods without figures of their own. */
@@ -90,6 +90,7 @@ export function AgainstOriginal({ part, reading }: { part: Part; reading: PartAs
 
 function NothingRead({ part }: { part: Part }) {
   const dish = useDish()
+  const likely = useLikelyOriginals(part)
   return (
     <Card className="px-3.5 py-3">
       <CardTitle title="Against the original" />
@@ -99,9 +100,20 @@ function NothingRead({ part }: { part: Part }) {
           : 'Write the formula, and it is read here while you type.'}
       </p>
       {part.originalId === null && (
-        <Link to={`/dish/${dish.id}/aim`} className={buttonClass('plain')}>
-          Choose the original
-        </Link>
+        <div className="flex flex-wrap gap-1.5">
+          {likely.map((original) => (
+            <Button
+              key={original.id}
+              onClick={() => run(commands.chooseOriginal(part.id, original))}
+              aria-label={`Match ${original.name}`}
+            >
+              {original.name}
+            </Button>
+          ))}
+          <Link to={`/dish/${dish.id}/aim`} className={buttonClass(likely.length === 0 ? 'plain' : 'quiet')}>
+            {likely.length === 0 ? 'Choose the original' : 'Another'}
+          </Link>
+        </div>
       )}
     </Card>
   )

@@ -3,6 +3,7 @@ import { askWhy } from '../../store'
 import { Card, CardTitle, Strip, WindowAndTick } from '../../ui'
 import { FindingsCard } from '../../findings'
 import { AgainstOriginal } from './AgainstOriginal'
+import { AtTheCounter } from './AtTheCounter'
 import { Sources } from './Sources'
 
 export interface ReadingsProps {
@@ -46,6 +47,7 @@ export function Readings({ part, reading, assessment }: ReadingsProps) {
           </div>
         )}
       </Card>
+      <AtTheCounter behaviour={reading.behaviour} />
       <FindingsCard assessment={assessment} partId={part.id} />
       <Sources />
     </div>
