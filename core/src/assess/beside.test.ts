@@ -93,12 +93,11 @@ describe('levers', () => {
       ['2 cups white beans', '250 g mushrooms', '1 cup walnuts', '6 tbsp vital wheat gluten', '1 tsp salt'],
       'crumble-mince',
     )
-    const why = explain(
-      dishOf(part),
-      testLibrary,
-      testKitchen,
-      { kind: 'attribute', partId: part.id, id: 'chewiness' },
-    )
+    const why = explain(dishOf(part), testLibrary, testKitchen, {
+      kind: 'attribute',
+      partId: part.id,
+      id: 'chewiness',
+    })
     const levers = why?.levers ?? []
     expect(levers.length).toBeGreaterThan(1)
     const besides = levers.map((lever) => lever.besides ?? '').filter((text) => text !== '')
