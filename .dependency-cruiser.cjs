@@ -132,7 +132,9 @@ module.exports = {
       comment: 'a job takes and gives plain data; it sees no store',
       severity: 'error',
       from: { path: '^web/src/workers/' },
-      to: { path: '^web/src/(store|stages|pantry|kitchen|dishes|parts|findings|view|original|app|ui|charts)/' },
+      to: {
+        path: '^web/src/(store|stages|pantry|kitchen|dishes|parts|findings|view|original|app|ui|charts)/',
+      },
     },
     {
       name: 'echarts-behind-charts',

@@ -147,7 +147,7 @@ test('the aim is set, and its limits answer in the mix', async ({ page }) => {
   await page.getByRole('button', { name: 'Read it' }).click()
   await expect(page.getByRole('button', { name: 'As written' })).toBeVisible()
   await page.keyboard.press('Alt+2')
-  await page.getByRole('link', { name: 'Choose the original' }).click()
+  await page.getByRole('link', { name: 'Another original' }).click()
   await page.getByRole('button', { name: 'Choose the original' }).click()
   await page.getByPlaceholder(/^Lamb, egg/).fill('minced beef')
   await page.keyboard.press('Enter')

@@ -179,7 +179,7 @@ function brown(bench: Bench, minutes: number, lostShare: number): void {
 }
 
 /** A broken curd that is heated unstirred sets again to this share. Practice. */
-const SETS_AGAIN = 0.5
+const SETS_AGAIN = 0.6
 const HOT_C = 80
 /** Protein that sets with heat stands as a gel; a broken curd sets again, softer. */
 function setGel(bench: Bench, row: number, set: number): void {

@@ -92,7 +92,9 @@ function everything(here: Here): Answer {
     !/^(?:the|of|over|but|round|around|sides|your|my)$/.test(next?.text ?? '') &&
     // "Combine all with the rice", but not "at all".
     (tokens[index - 1]?.kind !== 'word' || (next?.text === 'with' && index <= 1))
-  if (token.text !== 'everything' && !isAll) return null
+  // "Blend the lot", "whizz the whole lot".
+  const isLot = token.text === 'lot' && /\bthe (?:whole )?$/iu.test(here.before)
+  if (token.text !== 'everything' && !isAll && !isLot) return null
   const isElse = next?.text === 'else'
   return met(
     { kind: 'group', which: isElse ? 'rest' : 'all', part: null, isList: false, ...whole(here) },

@@ -53,7 +53,7 @@ export class Walk {
       const tokens = tokensOf(text)
       tokens.forEach((token, index) => {
         if (token.stem === 'water') lastWater = at
-        if (token.stem === 'everything') lastEverything = at
+        if (token.stem === 'everything' || (token.text === 'lot' && at > 0)) lastEverything = at
         for (const of of names.get(token.stem) ?? []) {
           const fit = of.kind === 'line' ? fitAt(of, tokens, index) : null
           if (

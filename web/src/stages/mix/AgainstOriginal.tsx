@@ -111,7 +111,7 @@ function NothingRead({ part }: { part: Part }) {
             </Button>
           ))}
           <Link to={`/dish/${dish.id}/aim`} className={buttonClass(likely.length === 0 ? 'plain' : 'quiet')}>
-            {likely.length === 0 ? 'Choose the original' : 'Another'}
+            {likely.length === 0 ? 'Choose the original' : 'Another original'}
           </Link>
         </div>
       )}
