@@ -60,6 +60,7 @@ export const testFacts: Facts = {
       { id: 'thermophilic', bestC: 43, halfwayH: 4.5, spreadH: 0.9, freshPH: 6.6, ripePH: 4.3 },
     ],
   ]),
+  proteins: new Map(),
   aromas: new Map(),
   solidFats: new Map(),
   usual: new Map([['vegetable', { glutamateMg: 40, glutamateSd: 35, sodiumMostMg: 300 }]]),

@@ -16,6 +16,7 @@ export function factsFrom(stored: StoredFacts): Facts {
     starches: new Map(stored.starches),
     particles: new Map(stored.particles),
     usual: new Map(stored.usual),
+    proteins: new Map(stored.proteins),
     aromas: new Map(stored.aromas),
     solidFats: new Map(stored.solidFats),
     cultures: new Map(stored.cultures.map((culture) => [culture.id, culture])),

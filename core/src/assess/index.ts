@@ -28,3 +28,4 @@ export {
 export { type BesideRow, besideOriginal } from './besideOriginal'
 export { type ReadingOrder, readingOrder } from './readingOrder'
 export { likelyOriginals } from './likelyOriginals'
+export { proteinOf, type ProteinReading } from './proteinOf'

@@ -1,4 +1,4 @@
-import type { FoodClass, StarchClass } from './ingredient'
+import type { FoodClass, ProteinClass, StarchClass } from './ingredient'
 
 /** Parts of a whole food that are not eaten. */
 export const REFUSE_PARTS = ['peel', 'core', 'seed', 'stem', 'shell'] as const
@@ -113,6 +113,17 @@ export type Aroma = (typeof AROMAS)[number]
 /** Temperatures at which the solid fat of a food is stated, C, rising. */
 export const FAT_TEMPS = [5, 12, 18, 20, 22, 25, 35] as const
 
+/** Amino acids that a body cannot make; those that stand in for one another are one. */
+export const SCORED_AMINO_ACIDS = ['his', 'ile', 'leu', 'lys', 'saa', 'aaa', 'thr', 'trp', 'val'] as const
+export type ScoredAminoAcid = (typeof SCORED_AMINO_ACIDS)[number]
+
+/** What a gram of a class of protein usually holds, mg, and how much of it is digested, 0 to 1. */
+export interface ProteinFact {
+  readonly mgPerG: Readonly<Record<ScoredAminoAcid, number>>
+  readonly digestibility: number
+  readonly source: string
+}
+
 /** Tables of facts that ship with the library: each fact stands once. */
 export interface Facts {
   readonly foods: ReadonlyMap<string, FoodFact>
@@ -123,6 +134,7 @@ export interface Facts {
   readonly particles: ReadonlyMap<FoodClass, ParticleFact>
   readonly cultures: ReadonlyMap<string, Culture>
   readonly usual: ReadonlyMap<FoodClass, ClassUsual>
+  readonly proteins: ReadonlyMap<ProteinClass, ProteinFact>
   /** Notes of a gram of the food, in the order of AROMAS; foods without a row bring none. */
   readonly aromas: ReadonlyMap<string, readonly number[]>
   /** Share of the food's fat that is solid at each of FAT_TEMPS, 0 to 1; foods without a row are oil. */

@@ -44,8 +44,11 @@ export {
   FAT_TEMPS,
   type FoodFact,
   type ParticleFact,
+  type ProteinFact,
   REFUSE_PARTS,
   type RefusePart,
+  SCORED_AMINO_ACIDS,
+  type ScoredAminoAcid,
   type StarchFact,
 } from './facts'
 export type { Allergen, Conversion, Library, ProcessLaw, RateConstant, YieldRow } from './library'

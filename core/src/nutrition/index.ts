@@ -8,3 +8,4 @@ export {
   type Sums,
   totalsPer,
 } from './totals'
+export { complementOf, PATTERN, type Protein, proteinQuality, type ProteinQuality } from './proteinQuality'

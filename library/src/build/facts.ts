@@ -1,11 +1,15 @@
 import {
   type Agent,
+  SCORED_AMINO_ACIDS,
+  type ScoredAminoAcid,
   AROMAS,
   type ClassUsual,
   type Culture,
   FAT_TEMPS,
   FoodClass,
   type ParticleFact,
+  ProteinClass,
+  type ProteinFact,
   REFUSE_PARTS,
   type RefusePart,
   StarchClass,
@@ -30,6 +34,7 @@ export interface StoredFacts {
   readonly particles: readonly (readonly [FoodClass, ParticleFact])[]
   readonly cultures: readonly Culture[]
   readonly usual: readonly (readonly [FoodClass, ClassUsual])[]
+  readonly proteins: readonly (readonly [ProteinClass, ProteinFact])[]
   readonly aromas: readonly (readonly [foodId: string, doses: readonly number[]])[]
   readonly solidFats: readonly (readonly [foodId: string, shares: readonly number[]])[]
 }
@@ -88,6 +93,17 @@ const cultureOf = (row: Row): Culture => ({
   ripePH: needed(row, 'ripe_ph'),
 })
 
+const proteinOf = (row: Row): readonly [ProteinClass, ProteinFact] => [
+  ProteinClass.parse(row['protein_class']),
+  {
+    mgPerG: Object.fromEntries(SCORED_AMINO_ACIDS.map((id) => [id, needed(row, id)])) as Record<
+      ScoredAminoAcid,
+      number
+    >,
+    digestibility: needed(row, 'digestibility'),
+    source: row['source'] ?? '',
+  },
+]
 const snakeCase = (name: string): string => name.replace(/[A-Z]/gu, (letter) => `_${letter.toLowerCase()}`)
 const aromasOf = (row: Row): readonly [string, number[]] => [
   row['id'] ?? '',
@@ -147,6 +163,7 @@ export function readFacts(foodIds: ReadonlySet<string>): StoredFacts {
       },
     ]),
     cultures: readTable(data('cultures.csv')).map(cultureOf),
+    proteins: readTable(data('proteins.csv')).map(proteinOf),
     aromas,
     solidFats,
   }

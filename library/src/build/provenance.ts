@@ -22,6 +22,12 @@ export const FACT_TABLES = [
   ['class-particles', 'sizes of pieces, ground and blended, and how much of it the tongue feels'],
   ['class-usual', 'what foods of a class usually hold where a row is silent, with its scatter'],
   ['refuse', 'share of a whole food that its peel, core, seeds, stem or shell are'],
+  [
+    'aromas',
+    'notes of smoke, sea, spice, butter, sulphur, bitterness, roast and culture that a gram of a food brings',
+  ],
+  ['fats', 'share of a food’s fat that is solid from 5 to 35 °C'],
+  ['proteins', 'amino acids and digestibility of classes of protein, where a food lists none of its own'],
   ['cultures', 'temperature, time and acidity of souring cultures'],
 ] as const
 

@@ -2,7 +2,7 @@ import { isInEveryBand, readingOrder } from '@frijol/core/assess'
 import { attributeName, type AttributeReading, type Part, type PartAssessment } from '@frijol/core/model'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { BesideOriginal, OriginalProfile, useLikelyOriginals } from '../../original'
+import { BesideOriginal, OriginalProfile, ProteinLine, useLikelyOriginals } from '../../original'
 import { askWhy, commands, run, useDish, useLibrary } from '../../store'
 import { BandAndSeed, Button, buttonClass, Card, CardTitle, Sheet } from '../../ui'
 
@@ -79,6 +79,7 @@ export function AgainstOriginal({ part, reading }: { part: Part; reading: PartAs
           </Button>
           <Sheet title={original.name} isOpen={isOpen} onClose={() => setOpen(false)}>
             <BesideOriginal part={reading} original={original} />
+            <ProteinLine partId={part.id} />
             <h3 className="mt-4 mb-1 text-sm">Its bands</h3>
             <OriginalProfile original={original} />
           </Sheet>

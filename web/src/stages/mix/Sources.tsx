@@ -7,6 +7,7 @@ import { Button, Card, CardTitle, useNear, useSettled } from '../../ui'
 
 const FIGURES = [
   ['sodiumMg', 'Sodium'],
+  ['saturatedFatG', 'Saturated fat'],
   ['cost', 'Cost'],
 ] as const
 type Figure = (typeof FIGURES)[number][0]
@@ -16,7 +17,7 @@ const RESTS_MS = 350
 /** Fewer bars are read more easily; the rest is one. */
 const MOST_BARS = 8
 
-/** Who brings the sodium, and who the cost, of a portion: the longest bar is where to begin. */
+/** Who brings the sodium, the saturated fat, and the cost, of a portion: the longest bar is where to begin. */
 export function Sources() {
   const place = useRef<HTMLDivElement>(null)
   const isNear = useNear(place)
@@ -32,7 +33,7 @@ function Bars() {
   const { bars, unit, served, left } = useMemo(() => {
     const found = contributors(dish, library, kitchen, figure)
     const shown = (value: number): string =>
-      figure === 'cost' ? `${value.toFixed(2)} ${found.unit}` : `${Math.round(value)} ${found.unit}`
+      `${figure === 'cost' ? value.toFixed(2) : figure === 'sodiumMg' ? Math.round(value) : value.toFixed(1)} ${found.unit}`
     const first = found.rows.slice(0, MOST_BARS)
     const rest = found.rows.slice(MOST_BARS)
     const restEach = rest.reduce((sum, { each }) => sum + each, 0)
