@@ -1,7 +1,7 @@
 import { WATER } from '../program'
 import { ADDITIONS, EVAPORATED, FRYING_OIL, IN_PAN, POURED, STRAINED } from './accounts'
 import { Bench } from './bench'
-import { change } from './change'
+import { change, handle } from './change'
 import { bringDown, Drying, MOST_MINUTES } from './drying'
 import { wantedLoss } from './ends'
 import { fryIn, leaveInPan } from './frying'
@@ -157,8 +157,11 @@ export function runOp(bench: Bench): void {
   records[record + START_C] = lots[bench.lotAt + CORE_C] ?? ROOM_C
   records[record + LN_RATIO] = Number.NaN
   let minutes: number
-  if (op.spec === null) minutes = idle(bench)
-  else {
+  if (op.spec === null) {
+    // "Tie it in knots" is no operation, and still draws strands.
+    handle(bench, 0)
+    minutes = idle(bench)
+  } else {
     if (op.leavesLiquor) leaveLiquor(bench)
     if (op.waterG > 0 && op.waterRow >= 0) bench.gain(op.waterRow, LOOSE + WATER, op.waterG, POURED)
     bench.sum()

@@ -156,7 +156,7 @@ const PULLED_DOUGH = 0.4
 const CRUMB_MM = 6
 
 /** Strands are drawn out or pulled apart; blades and mashers break strands and gels. */
-function handle(bench: Bench, minutes: number): void {
+export function handle(bench: Bench, minutes: number): void {
   const { op, rows } = bench
   const id = op.spec?.id
   const cut = id === 'blend' || id === 'rice' ? Math.exp(-minutes / TORN_TAU_MIN) : 1

@@ -132,7 +132,7 @@ spread smear [noun]
   shape
 marinate marinade marinade [noun] = marinate
 cure brine pickle [noun] = marinate
-shape form roll mould mold portion divide pat thread skewer twist knot plait pipe flatten stuff crimp [noun]
+shape form roll mould mold portion divide pat thread skewer twist knot plait braid pipe flatten stuff crimp [noun]
   none ^\s*(?:and hang|the (?:cloth|edges?|ends)\b)
   none \b(?:dry)\b(?=.*(?:towel|paper)|[^a-z]*$)
   coat ^\s*(?:(?:them|it|each|the [\w ]{1,24}) )?(?:in|through) (?:the |some |more )?(?:\w+ )?(?:crumbs|breadcrumbs|panko|flour|sesame|seeds|coconut|cornmeal|polenta|semolina|chopped|ground)\b
@@ -141,6 +141,9 @@ shape form roll mould mold portion divide pat thread skewer twist knot plait pip
   none \bthe edges?\b(?!.*\bfold)
   shape
 quarter-up = shape
+tie
+  shape \b(?:knots?|rope)\b
+  none
 make
   shape \b(?:balls?|patt(?:y|ies)|burgers?|ovals?|cakes?|logs?|sausages?|rounds?|dumplings?|koftas?|balls|discs?|nuggets?|fritters?)\b
   none
@@ -289,7 +292,7 @@ give get need want [give]
 preheat pre-heat hand serve eat enjoy taste adjust check grease oil butter skim flip turn watch prick unwrap
 + unmould unmold invert remove discard bin save reserve lift take transfer move repeat stop light plate store
 + bottle flute count lie switch cut-off ease loosen-the help stick keep-an do avoid see note remember
-+ continue carry pass push use measure prepare gather tie tuck pat blot dampen damp wet wipe clean
++ continue carry pass push use measure prepare gather tuck pat blot dampen damp wet wipe clean
 + flour-the knock tap tilt swap lose try aim throw-away uncover unmould-it fish chuck-out float-off skim-off
 + collect stretch label seal close clip ready unroll unfold deflate score mark nudge rough shut wait-for [none noun]
 `
