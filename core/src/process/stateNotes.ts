@@ -22,6 +22,8 @@ export class Notes {
   readonly solidFatG = new Float64Array(FAT_TEMPS.length)
   /** Dry matter that parts in strands, g. */
   strandG = 0
+  /** Of them neither gluten nor mushroom. */
+  plantStrandG = 0
   /** Chewy sheets, dry matter, g. */
   sheetG = 0
   gelProteinG = 0
@@ -92,6 +94,7 @@ export function addNotes(
   } else {
     notes.otherHoldG += entry.holdCold * poolIn(rows, from, entry.matter)
     if (strand > 0) notes.strandG += solids * strand
+    if (strand > 0 && entry.food?.foodClass !== 'mushroom') notes.plantStrandG += solids * strand
   }
   if (entry.isSheet) notes.sheetG += solids
   const gel = rows[from + GEL] ?? 0

@@ -1,4 +1,4 @@
-import type { Batch } from '../composition'
+import { type Batch, BATCH_FIELDS } from '../composition'
 import type { PartState } from '../process'
 import { setFatPct } from './fats'
 import { agentPct, gelAt } from './gels'
@@ -24,10 +24,11 @@ export const free = (served: Served): number => pct(served.water.freeG, served)
 export const log10 = (value: number): number => Math.log10(value + 0.001)
 export const viscosity = (served: Served): number => viscosityAt(served.state, served.servingC)
 
-/** Chewy solids: worked gluten, texturised protein and mushroom flesh. @source solids tables; practice */
+/** Chewy solids: worked gluten, texturised protein, mushroom flesh, and half of what other plants part in strands. @source solids tables; practice */
 export const chewy = (served: Served): number => {
-  const { cooked, glutenNetworkG } = served.state
-  return pct(1.3 * glutenNetworkG + 0.7 * cooked.texturisedG + 1.2 * cooked.fungalSolidsG, served)
+  const { cooked, glutenNetworkG, notes } = served.state
+  const chewed = 1.3 * glutenNetworkG + 0.7 * cooked.texturisedG + 1.2 * cooked.fungalSolidsG
+  return pct(chewed + 0.6 * notes.plantStrandG, served)
 }
 
 /** The teeth press out a little of the water that is held beyond this, % of the mass. Practice. */
@@ -53,16 +54,8 @@ export function flecks(served: Served): number {
   return 1 - 0.96 * (1 - curdled) * (1 - beads)
 }
 
-export const PROTEINS = [
-  'glutenProteinG',
-  'soyProteinG',
-  'pulseProteinG',
-  'nutSeedProteinG',
-  'cerealProteinG',
-  'fungalProteinG',
-  'animalProteinG',
-  'otherProteinG',
-] as const
+/** Every kind of protein that a batch counts. */
+export const PROTEINS = BATCH_FIELDS.filter((field) => field.endsWith('ProteinG'))
 const THIN_MM = 6
 /** A dry surface holds so little of the water that is inside. Practice. */
 const DRIED_SHARE = 0.85

@@ -1,5 +1,5 @@
 import type { FamilyTable } from '../family'
-import { attribute, flavours, ratio } from './rows'
+import { attribute, flavours, grainyPhase, ratio } from './rows'
 
 export const crumblyBrined: FamilyTable = {
   id: 'crumbly-brined',
@@ -91,9 +91,7 @@ export const crumblyBrined: FamilyTable = {
     attribute('springiness', 'product', 1.2, [
       ['log_gel_index', 'rise', [0.3, 1.7], 1, 'firm tofu 15 = 6; crumbled and pressed 4 = 2'],
     ]),
-    attribute('graininess', 'product', 1.2, [
-      ['log_grit', 'rise', [-0.172, 1.418], 1, 'P14 sieve residue 2-6-15 % = 3-6-9'],
-    ]),
+    grainyPhase,
     ...flavours(),
   ],
 }

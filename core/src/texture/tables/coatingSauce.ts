@@ -1,5 +1,5 @@
 import { type FamilyTable, peaked, term } from '../family'
-import { flavours } from './rows'
+import { flavours, grainyPhase, smoothPhase } from './rows'
 import { saltRatio, smoothRichness } from './shared'
 
 const PRACTICE = 'family table of sauces; practice'
@@ -86,21 +86,8 @@ export const coatingSauce: FamilyTable = {
         term('gel_starch', 'fall', 6, 13, 1, 'pasty where starch gives all the body; practice'),
       ],
     },
-    {
-      id: 'smoothness',
-      combine: 'product',
-      sd: 1.2,
-      terms: [
-        term('log_grit', 'fall', -0.142, 1.448, 1, GRIT),
-        term('flecks', 'fall', 0.2, 0.9, 1, 'curds and beads; practice'),
-      ],
-    },
-    {
-      id: 'graininess',
-      combine: 'product',
-      sd: 1.2,
-      terms: [term('log_grit', 'rise', -0.172, 1.418, 1, GRIT)],
-    },
+    smoothPhase,
+    grainyPhase,
     {
       id: 'mouth_coating',
       combine: 'mean',

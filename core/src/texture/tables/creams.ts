@@ -1,5 +1,5 @@
 import type { FamilyTable } from '../family'
-import { attribute, flavours, ratio, saltRatio } from './rows'
+import { attribute, flavours, grainyPhase, ratio, saltRatio, smoothPhase } from './rows'
 
 export const pourableSauce: FamilyTable = {
   id: 'pourable-sauce',
@@ -65,13 +65,8 @@ export const pourableSauce: FamilyTable = {
     attribute('thickness', 'product', 0.6, [
       ['log_visc_serve', 'rise', [-2.65, 1.95], 1, 'P9c thickness line with soft ends'],
     ]),
-    attribute('smoothness', 'product', 1.2, [
-      ['log_grit', 'fall', [-0.142, 1.448], 1, 'P14 sieve residue 2-6-15 % = 3-6-9 mirrored'],
-      ['flecks', 'fall', [0.2, 0.9], 1, 'curds and lumps; practice'],
-    ]),
-    attribute('graininess', 'product', 1.2, [
-      ['log_grit', 'rise', [-0.172, 1.418], 1, 'P14 sieve residue 2-6-15 % = 3-6-9'],
-    ]),
+    smoothPhase,
+    grainyPhase,
     attribute('mouth_coating', 'mean', 1.2, [
       ['log_fat', 'rise', [-0.282, 1.838], 0.5, 'fat film; originals of the family'],
       ['log_visc_serve', 'rise', [-2.6, 0.8], 0.5, 'film grows with viscosity; practice'],
@@ -164,13 +159,8 @@ export const spreadable: FamilyTable = {
       ['log_visc_serve', 'rise', [-1.2, 0.5], 1, 'practice'],
       ['gel_starch', 'fall', [6, 13], 1, 'symptom S44 pasty'],
     ]),
-    attribute('graininess', 'product', 1.2, [
-      ['log_grit', 'rise', [-0.172, 1.418], 1, 'P14 sieve residue 2-6-15 % = 3-6-9'],
-    ]),
-    attribute('smoothness', 'product', 1.2, [
-      ['log_grit', 'fall', [-0.142, 1.448], 1, 'P14 sieve residue 2-6-15 % = 3-6-9 mirrored'],
-      ['flecks', 'fall', [0.2, 0.9], 1, 'curds and lumps; practice'],
-    ]),
+    grainyPhase,
+    smoothPhase,
     attribute('tenderness', 'product', 1.2, [
       ['log_gel_index', 'fall', [0.6, 2.2], 1, 'practice'],
       ['set_fat', 'fall', [18, 50], 1, 'practice'],
@@ -257,13 +247,8 @@ export const culturedThick: FamilyTable = {
       ['visc_serve', 'peak', [0.04, 1.5, 60], 1, 'texture model creaminess'],
       ['weep_risk', 'fall', [0.4, 1.2], 1, 'practice'],
     ]),
-    attribute('smoothness', 'product', 1.2, [
-      ['log_grit', 'fall', [-0.142, 1.448], 1, 'P14 sieve residue 2-6-15 % = 3-6-9 mirrored'],
-      ['flecks', 'fall', [0.2, 0.9], 1, 'curds and lumps; practice'],
-    ]),
-    attribute('graininess', 'product', 1.2, [
-      ['log_grit', 'rise', [-0.172, 1.418], 1, 'P14 sieve residue 2-6-15 % = 3-6-9'],
-    ]),
+    smoothPhase,
+    grainyPhase,
     attribute('firmness', 'product', 1, [['log_gel_index', 'rise', [-1.3, 1.9], 1, 'practice']]),
     ...flavours(
       attribute('richness', 'product', 1, [
@@ -337,10 +322,7 @@ export const solidFat: FamilyTable = {
       ['melting_fat', 'rise', [2, 14], 1, 'clean melt 20-35 C'],
       ['set_fat_35', 'fall', [1.5, 9], 1, 'waxy when still solid at 35 C'],
     ]),
-    attribute('smoothness', 'product', 1.2, [
-      ['log_grit', 'fall', [-0.142, 1.448], 1, 'P14 sieve residue 2-6-15 % = 3-6-9 mirrored'],
-      ['flecks', 'fall', [0.2, 0.9], 1, 'curds and lumps; practice'],
-    ]),
+    smoothPhase,
     attribute('mouth_coating', 'product', 1.2, [['log_fat', 'rise', [0.351, 1.941], 1, 'practice']]),
     attribute('tenderness', 'product', 1.2, [
       ['log_set_fat', 'fall', [1.1, 1.8], 1, '21 % set fat spreads at 18 °C and reads 8; practice'],

@@ -1,5 +1,5 @@
 import type { FamilyTable } from '../family'
-import { attribute, flavours, ratio, saltRatio } from './rows'
+import { attribute, flavours, ratio, saltRatio, smoothPhase } from './rows'
 
 export const stretchMelt: FamilyTable = {
   id: 'stretch-melt',
@@ -96,10 +96,7 @@ export const stretchMelt: FamilyTable = {
       ['log_gel_index', 'rise', [-0.5, 2.2], 0.5, 'gel still solid when hot'],
       ['water', 'fall', [45, 75], 0.5, 'practice'],
     ]),
-    attribute('smoothness', 'product', 1.2, [
-      ['log_grit', 'fall', [-0.142, 1.448], 1, 'P14 sieve residue 2-6-15 % = 3-6-9 mirrored'],
-      ['flecks', 'fall', [0.2, 0.9], 1, 'curds and lumps; practice'],
-    ]),
+    smoothPhase,
     ...flavours(),
   ],
 }

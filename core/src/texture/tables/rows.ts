@@ -49,6 +49,15 @@ export const ratio = (
   return { id, label, unit, input, window, raise, lower, source, ...more }
 }
 
+/** How smooth and how grainy a smooth phase is felt: one reading for every cream, sauce and curd. */
+export const smoothPhase: AttributeTable = attribute('smoothness', 'product', 1.2, [
+  ['log_grit', 'fall', [-0.142, 1.448], 1, 'kitchen measurement P14: sieve residue 2, 6, 15 % reads 3, 6, 9'],
+  ['flecks', 'fall', [0.2, 0.9], 1, 'curds, lumps and beads; practice'],
+])
+export const grainyPhase: AttributeTable = attribute('graininess', 'product', 1.2, [
+  ['log_grit', 'rise', [-0.172, 1.418], 1, 'kitchen measurement P14: sieve residue 2, 6, 15 % reads 3, 6, 9'],
+])
+
 /** Notes that every family can carry. */
 const NOTES: readonly AttributeTable[] = [
   attribute('sweetness', 'geomean', 1.2, [
