@@ -83,6 +83,7 @@ describe('likelyOriginals', () => {
   }
   it('goes by the words of the title, and says nothing where nothing speaks', () => {
     expect(named('Minced beef filling')).toContain('mince')
+    expect(named('Two meats')).toContain('mince')
     expect(named('Green leaves')).toEqual([])
   })
 })

@@ -9,8 +9,8 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   meatball: ['meatball', 'ball', 'balls', 'kofte', 'polpette', 'dumpling'],
   meatloaf: ['meatloaf', 'loaf', 'nut', 'terrine'],
   steak_medium: ['steak', 'sirloin', 'fillet', 'cutlet'],
-  beef_griddled: ['gyro', 'doner', 'stir', 'sliced', 'beef', 'bulgogi'],
-  pulled_pork: ['pulled', 'carnitas', 'pork', 'barbecue'],
+  beef_griddled: ['gyro', 'kebab', 'shawarma', 'doner', 'stir', 'sliced', 'beef', 'bulgogi'],
+  pulled_pork: ['pulled', 'jackfruit', 'bbq', 'carnitas', 'pork', 'barbecue'],
   bacon_crisp: ['bacon', 'rasher', 'rashers', 'lardons', 'crisp'],
   cured_fatty_ham: ['ham', 'pancetta', 'cured', 'prosciutto', 'carpaccio'],
   sausage_fresh: ['sausage', 'sausages', 'bratwurst', 'merguez', 'chipolata'],
@@ -45,11 +45,12 @@ const NAMES: Readonly<Record<string, readonly string[]>> = {
   gravy_brown: ['gravy', 'jus', 'brown'],
 }
 
+/** Words of a title, each as it stands and without its plural. */
 const wordsIn = (text: string): string[] =>
   text
     .toLowerCase()
     .split(/[^\p{L}]+/u)
-    .filter((word) => word !== '')
+    .flatMap((word) => (word === '' ? [] : /[^s]s$/u.test(word) ? [word, word.slice(0, -1)] : [word]))
 
 /** What the main foods speak for, by family. Practice. */
 function foodsSpeakFor(
