@@ -1,6 +1,6 @@
 import type { ReadContext } from '../src/interchange'
 import { indexFoods, lineFrom, type LineReader } from '../src/measure'
-import { blankDish, type Dish, type FamilyId, type Part, type Step } from '../src/model'
+import { blankDish, blankPart, type Dish, type FamilyId, type Part, type Step } from '../src/model'
 import { readRecipeMethod, stepFrom } from '../src/reading'
 import { testKitchen, testLibrary } from './foods'
 
@@ -26,14 +26,10 @@ export const partOf = (
   family: FamilyId | null = null,
   known: Partial<Part> = {},
 ): Part => ({
-  id: newId(),
-  name: 'Part',
+  ...blankPart(newId(), 'Part'),
   family,
   originalId: family === 'crumble-mince' ? 'mince' : null,
   lines: lines.map((text) => lineFrom(text, { reader: testReader, newId })),
-  steps: [],
-  ways: [],
-  cookedMassG: null,
   ...known,
 })
 

@@ -2,7 +2,15 @@ import { writeFileSync } from 'node:fs'
 import { assess } from '@frijol/core/assess'
 import { makeBackup, toCsv, toJsonLd, toMarkdown } from '@frijol/core/interchange'
 import { indexFoods, lineFrom } from '@frijol/core/measure'
-import { BackupContent, defaultKitchen, type Dish, type Kitchen, type Part } from '@frijol/core/model'
+import {
+  BackupContent,
+  blankPart,
+  defaultKitchen,
+  type Dish,
+  type Kitchen,
+  noLimits,
+  type Part,
+} from '@frijol/core/model'
 import { stepFrom } from '@frijol/core/reading'
 import { library } from '@frijol/library'
 import { current, packs, prices, trials, type WrittenPart, type WrittenTrial } from './moussaka'
@@ -19,14 +27,11 @@ function partFrom(written: WrittenPart, id: string): Part {
   let count = 0
   const newId = () => `${id}-${(count += 1)}`
   return {
-    id,
-    name: written.name,
+    ...blankPart(id, written.name),
     family: written.family,
     originalId: written.originalId,
     lines: written.lines.map((text) => lineFrom(text, { reader, newId })),
     steps: written.steps.map((text) => stepFrom(text, newId())),
-    ways: [],
-    cookedMassG: null,
   }
 }
 
@@ -48,8 +53,9 @@ const moussaka: Dish = {
     never: 'Pasty mince, or a sauce that tastes of raw flour.',
     portions: 6,
     portionMassG: 200,
-    limits: { sodiumMgMax: 600, proteinGMin: 16, costMax: 1.6 },
+    limits: { ...noLimits(), sodiumMgMax: 600, proteinGMin: 16, costMax: 1.6 },
     excluded: ['peanut'],
+    without: [],
   },
   parts: partsOf(current),
   written: [],

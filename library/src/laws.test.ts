@@ -1,5 +1,5 @@
 import { assess, workDish, type PartWork } from '@frijol/core/assess'
-import { Assessment, defaultKitchen, type Dish, type Kitchen, type Part } from '@frijol/core/model'
+import { Assessment, defaultKitchen, type Dish, type Kitchen, noLimits, type Part } from '@frijol/core/model'
 import { evaluate, madeOf, poolOf, stateWith, workspaceFor } from '@frijol/core/process'
 import { isHeating, POOL_COUNT, POOLS } from '@frijol/core/program'
 import fc from 'fast-check'
@@ -251,8 +251,9 @@ const worksDish = (part: Part): Dish => ({
     never: '',
     portions: 1,
     portionMassG: null,
-    limits: { sodiumMgMax: null, proteinGMin: null, costMax: null },
+    limits: noLimits(),
     excluded: [],
+    without: [],
   },
   parts: [part],
   written: [],

@@ -67,7 +67,7 @@ const worked = (part: Part): PartWork => {
 function readings(work: PartWork, state = work.state): number[] {
   const table = familyTable(work.assessment.family)
   if (table === null) throw new Error('no table')
-  const { ratios, attributes } = valuesOf(table, served(table, state, work.original))
+  const { ratios, attributes } = valuesOf(table, served(table, state, work.goal))
   return [...ratios, ...attributes]
 }
 

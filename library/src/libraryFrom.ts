@@ -33,3 +33,12 @@ export const withOwn = (library: Library, own: readonly Ingredient[]): Library =
         ...library,
         ingredients: new Map([...library.ingredients, ...own.map((item) => [item.id, item] as const)]),
       }
+
+/** A library with a kitchen's own originals; one of them replaces a shipped one of the same id. */
+export const withOriginals = (library: Library, own: readonly Original[]): Library =>
+  own.length === 0
+    ? library
+    : {
+        ...library,
+        originals: new Map([...library.originals, ...own.map((item) => [item.id, item] as const)]),
+      }

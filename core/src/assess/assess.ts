@@ -9,15 +9,19 @@ import type {
   StepReading,
   StepUse,
 } from '../model'
+import { vesselKind } from '../program'
 import { addSums, shareOfSums, totalsPer } from '../nutrition'
 import {
   byHarm,
   dietsOf,
+  equipmentFindings,
   exclusionFindings,
   findingKey,
   type Found,
   isAnimal,
   limitFindings,
+  type PartTime,
+  timeFindings,
   usedUnlisted,
 } from '../rules'
 import { servedBeside } from './beside'
@@ -54,6 +58,20 @@ const broughtIn = (works: readonly PartWork[]): Ingredient[] =>
     method.program.ops.flatMap(({ oilRow }) => method.program.rows[oilRow]?.source.food ?? []),
   )
 
+/** Time of the whole dish: hands are one pair, and a part waits for those that it takes. */
+function wholeTime(works: readonly PartWork[]): PartTime {
+  const byId = new Map(works.map((work) => [work.assessment.partId, work]))
+  // Rings of parts are cut where they are worked out: what a part takes was made before it.
+  const endOf = ({ assessment, takes }: PartWork): number =>
+    assessment.time.totalMin +
+    [...takes].reduce((longest, [id, share]) => {
+      const taken = share > 0 ? byId.get(id) : undefined
+      return taken === undefined ? longest : Math.max(longest, endOf(taken))
+    }, 0)
+  const handsMin = works.reduce((sum, { assessment }) => sum + assessment.time.handsMin, 0)
+  return { handsMin, totalMin: Math.max(handsMin, ...works.map(endOf)) }
+}
+
 function dishFindings(
   dish: Dish,
   works: readonly PartWork[],
@@ -68,6 +86,17 @@ function dishFindings(
   const limits = limitFindings(dish.aim, assessment.perPortion, kitchen.currency).map((found) =>
     placed(found, null),
   )
+  const equipment = works.flatMap(({ method, assessment: { partId } }) =>
+    equipmentFindings(
+      dish.aim,
+      method.program.ops.map(({ step, spec }) => ({
+        stepId: step.id,
+        name: spec?.name ?? 'A step',
+        kind: spec === null ? null : vesselKind(step, spec),
+      })),
+    ).map((found) => placed(found, partId)),
+  )
+  const time = timeFindings(dish.aim, wholeTime(works)).map((found) => placed(found, null))
   const names = [dish.name, ...dish.parts.map(({ name }) => name)].join(' ')
   const lines = works.flatMap((work) => work.lines)
   const missing = dish.parts.flatMap((part) =>
@@ -89,7 +118,7 @@ function dishFindings(
             animal.partId,
           ),
         ]
-  return [...exclusions, ...limits, ...animals, ...missing]
+  return [...exclusions, ...limits, ...equipment, ...time, ...animals, ...missing]
 }
 
 /** What steps take as their words say it: what has no mass, and what another part lists, is named as well. */

@@ -13,6 +13,7 @@ const reading = (id: AttributeId, gap: number, sd = 1.2): AttributeReading => ({
   value: 5,
   sd,
   target: { low: 4, high: 6 },
+  weight: mince.importance[id] ?? 0,
   gap,
   state: gap === 0 ? 'in' : Math.abs(gap) > 1 ? 'out' : 'drift',
   known: 'known',
@@ -28,7 +29,7 @@ describe('readingOrder', () => {
       reading('smokiness', 0),
       ...(Object.keys(weights) as AttributeId[]).map((id) => reading(id, 0)),
     ]
-    const { counts, off, rest } = readingOrder(all, mince)
+    const { counts, off, rest } = readingOrder(all)
     expect(counts.map(({ id }) => id).sort()).toEqual(Object.keys(weights).sort())
     expect(counts[0] === undefined ? 0 : weights[counts[0].id]).toBe(heaviest?.[1])
     expect(off.map(({ id }) => id)).toEqual(['sweetness'])
@@ -38,15 +39,12 @@ describe('readingOrder', () => {
   it('does not change the order of what counts while figures move', () => {
     const ids = Object.keys(mince.importance) as AttributeId[]
     const order = (gap: number) =>
-      readingOrder(
-        ids.map((id, at) => reading(id, at % 2 === 0 ? gap : 0)),
-        mince,
-      ).counts.map(({ id }) => id)
+      readingOrder(ids.map((id, at) => reading(id, at % 2 === 0 ? gap : 0))).counts.map(({ id }) => id)
     expect(order(0)).toEqual(order(3))
   })
   it('shows the family’s own first where there is no original', () => {
-    const all = Array.from({ length: 12 }, () => reading('umami', 0))
-    expect(readingOrder(all, null)).toMatchObject({ counts: { length: 8 }, off: [], rest: { length: 4 } })
+    const all = Array.from({ length: 12 }, () => ({ ...reading('umami', 0), weight: 0 }))
+    expect(readingOrder(all)).toMatchObject({ counts: { length: 8 }, off: [], rest: { length: 4 } })
   })
 })
 

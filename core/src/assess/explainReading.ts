@@ -14,6 +14,7 @@ import {
   served,
   type Values,
   valuesOf,
+  weightOf,
 } from '../texture'
 import type { Explained, Explanation } from './explanation'
 import type { PartWork } from './workPart'
@@ -78,11 +79,11 @@ function sideEffects(
   then: Float64Array,
   asked: number,
 ): string {
-  const weightOf = (id: AttributeTable['id']): number => 1 + (work.original?.importance[id] ?? 0)
+  const weight = (id: AttributeTable['id']): number => 1 + weightOf(work.goal, id)
   return attributes
     .map(({ id }, at) => ({ id, at, change: (then[at] ?? 0) - (now[at] ?? 0) }))
     .filter(({ at, change }) => at !== asked && Math.abs(change) >= LEAST_SIDE_EFFECT)
-    .sort((a, b) => weightOf(b.id) * Math.abs(b.change) - weightOf(a.id) * Math.abs(a.change))
+    .sort((a, b) => weight(b.id) * Math.abs(b.change) - weight(a.id) * Math.abs(a.change))
     .slice(0, MOST_SIDE_EFFECTS)
     .map(({ id, change }) => `${attributeName(id)} ${signed(change)}`)
     .join(', ')
@@ -96,7 +97,7 @@ function effects(
   at: number,
   unit: string,
 ): Explanation['levers'] {
-  const read = (state: PartWork['state']) => valuesOf(table, served(table, state, work.original))
+  const read = (state: PartWork['state']) => valuesOf(table, served(table, state, work.goal))
   const now = read(work.state)
   const of = (values: Values): number => (kind === 'ratio' ? values.ratios : values.attributes)[at] ?? 0
   return leversOf(work.method)
@@ -136,7 +137,7 @@ const plainOf = (id: InputId): InputId => {
 
 /** The inputs of an equation with their values now. */
 function inputValues(work: PartWork, table: FamilyTable, inputs: readonly InputId[]): Explained[] {
-  const at = served(table, work.state, work.original)
+  const at = served(table, work.state, work.goal)
   return [...new Set(inputs.map(plainOf))].map((id) => {
     const { label, unit, source, value } = inputOf(id)
     return { label, value: `${round(value(at))} ${unit}`.trim(), source }
@@ -154,13 +155,14 @@ function explainRatio(work: PartWork, table: FamilyTable, id: string): Explanati
   const ratio = table.ratios[at]
   const reading = work.assessment.ratios.find((one) => one.id === id)
   if (ratio === undefined || reading === undefined) return null
+  const windowSource = work.goal.moved.windows[id] === undefined ? ratio.source : 'set in Aim'
   const range = (low: number, high: number): string => `${round(low)} to ${round(high)} ${ratio.unit}`
   return {
     title: `${ratio.label}: ${round(reading.value)} ${ratio.unit}`.trim(),
     equation: ratioEquation(ratio),
     inputs: [
-      { label: 'Works well', value: range(reading.bestLow, reading.bestHigh), source: ratio.source },
-      { label: 'Works', value: range(reading.low, reading.high), source: ratio.source },
+      { label: 'Works well', value: range(reading.bestLow, reading.bestHigh), source: windowSource },
+      { label: 'Works', value: range(reading.low, reading.high), source: windowSource },
       {
         label: 'Uncertainty',
         value: `± ${round(reading.sd, 2)} ${ratio.unit}`,
@@ -174,6 +176,12 @@ function explainRatio(work: PartWork, table: FamilyTable, id: string): Explanati
   }
 }
 
+/** Whose band it is: the person's own, or the original's. */
+const targetOf = ({ goal: { original, moved } }: PartWork, id: AttributeTable['id']) =>
+  moved.bands[id] !== undefined || original === null
+    ? { label: 'Your band', source: 'set in Aim' }
+    : { label: original.name, source: original.source }
+
 function explainAttribute(work: PartWork, table: FamilyTable, id: string): Explanation | null {
   const at = table.attributes.findIndex((one) => one.id === id)
   const attribute = table.attributes[at]
@@ -184,11 +192,7 @@ function explainAttribute(work: PartWork, table: FamilyTable, id: string): Expla
     title: `${attributeName(attribute.id)}: ${reading.value.toFixed(1)} ± ${reading.sd.toFixed(1)}`,
     equation: attributeEquation(attribute),
     inputs: [
-      ...(goal === null || work.original === null
-        ? []
-        : [
-            { label: work.original.name, value: `${goal.low} to ${goal.high}`, source: work.original.source },
-          ]),
+      ...(goal === null ? [] : [{ ...targetOf(work, attribute.id), value: `${goal.low} to ${goal.high}` }]),
       ...inputValues(
         work,
         table,

@@ -1,4 +1,4 @@
-import type { AttributeReading, Original } from '../model'
+import type { AttributeReading } from '../model'
 
 /** Attributes of a part in the order in which a cook wants them. */
 export interface ReadingOrder {
@@ -10,29 +10,22 @@ export interface ReadingOrder {
   readonly rest: readonly AttributeReading[]
 }
 
-/** Without an original so many of the family's own attributes come first. Practice. */
+/** Where nothing counts, so many of the family's own attributes come first. Practice. */
 const FIRST_WITHOUT_ORIGINAL = 8
 
 /**
- * What to look at first. The order depends on the original and on whether a reading is off, never on how far: rows do
+ * What to look at first. The order depends on what counts and on whether a reading is off, never on how far: rows do
  * not change places while a figure moves.
  */
-export function readingOrder(
-  attributes: readonly AttributeReading[],
-  original: Original | null,
-): ReadingOrder {
-  if (original === null)
+export function readingOrder(attributes: readonly AttributeReading[]): ReadingOrder {
+  const counts = attributes.filter(({ weight }) => weight > 0).sort((a, b) => b.weight - a.weight)
+  if (counts.length === 0)
     return {
       counts: attributes.slice(0, FIRST_WITHOUT_ORIGINAL),
       off: [],
       rest: attributes.slice(FIRST_WITHOUT_ORIGINAL),
     }
-  const weightOf = ({ id }: AttributeReading): number => original.importance[id] ?? 0
   const isOff = ({ gap, sd }: AttributeReading): boolean => Math.abs(gap) > sd
-  const others = attributes.filter((one) => weightOf(one) === 0)
-  return {
-    counts: attributes.filter((one) => weightOf(one) > 0).sort((a, b) => weightOf(b) - weightOf(a)),
-    off: others.filter(isOff),
-    rest: others.filter((one) => !isOff(one)),
-  }
+  const others = attributes.filter(({ weight }) => weight === 0)
+  return { counts, off: others.filter(isOff), rest: others.filter((one) => !isOff(one)) }
 }

@@ -1,5 +1,5 @@
 import { type ResolvedLine, resolveLines } from '../composition'
-import type { Kitchen, Library, LineReading, Original, Part, PartAssessment, StepUse } from '../model'
+import type { Kitchen, Library, LineReading, Part, PartAssessment, SecondReading, StepUse } from '../model'
 import { sumCooked, sumLines, type Sums, totalsPer } from '../nutrition'
 import { madeOf, massWith, type PartRun, type PartState, runPart, scattersOf, stateWith } from '../process'
 import { compile, type Granted } from '../program'
@@ -20,6 +20,8 @@ import {
   distanceTo,
   type FamilyTable,
   familyTable,
+  type Goal,
+  goalOf,
   readFamily,
   type Readings,
   served,
@@ -28,6 +30,7 @@ import {
   waterBudget,
   waterSlack,
 } from '../texture'
+import { type SecondState, secondState } from './alsoServed'
 import { askedInstead } from './asked'
 
 /** All that is known of one part before the dish's aim is looked at. */
@@ -36,7 +39,7 @@ export interface PartWork {
   readonly state: PartState
   readonly method: PartRun
   readonly sums: Sums
-  readonly original: Original | null
+  readonly goal: Goal
   readonly assessment: PartAssessment
   readonly findings: readonly Found[]
   /** Share of each other part that this one takes, by its id. */
@@ -88,7 +91,7 @@ type Spreads = Pick<PartAssessment, 'cookedSdG' | 'ratios' | 'attributes'>
 const NOTHING_READ: Readings = { ratios: [], attributes: [] }
 
 /** Follows every scatter of a part: how sure its cooked mass and its readings are. */
-function spreadsOf(method: PartRun, table: FamilyTable | null, original: Original | null): Spreads {
+function spreadsOf(method: PartRun, table: FamilyTable | null, goal: Goal): Spreads {
   const variance = { massG2: 0 }
   if (table === null) variance.massG2 = massVariance(method)
   const { ratios, attributes } =
@@ -97,8 +100,8 @@ function spreadsOf(method: PartRun, table: FamilyTable | null, original: Origina
       : readFamily(
           table,
           method.state,
-          original,
-          spreadOf(table, method.state, neighbours(method, variance), original),
+          goal,
+          spreadOf(table, method.state, neighbours(method, variance), goal),
         )
   // What is followed from is large, and a document's history holds many runs.
   method.snapshots = null
@@ -106,19 +109,38 @@ function spreadsOf(method: PartRun, table: FamilyTable | null, original: Origina
 }
 
 /** The readings as they are now, as sure as they were before. */
-function spreadsBetween(
-  method: PartRun,
-  table: FamilyTable | null,
-  original: Original | null,
-  before: Spreads,
-): Spreads {
-  const { ratios, attributes } =
-    table === null ? NOTHING_READ : readFamily(table, method.state, original, null)
+function spreadsBetween(method: PartRun, table: FamilyTable | null, goal: Goal, before: Spreads): Spreads {
+  const { ratios, attributes } = table === null ? NOTHING_READ : readFamily(table, method.state, goal, null)
   const sds = new Map<string, number>([...before.ratios, ...before.attributes].map(({ id, sd }) => [id, sd]))
   return {
     cookedSdG: before.cookedSdG,
     ratios: ratios.map((one) => ({ ...one, sd: sds.get(one.id) ?? one.sd })),
     attributes: attributes.map((one) => ({ ...one, sd: sds.get(one.id) ?? one.sd })),
+  }
+}
+
+/** The part as it is served the second way, against the original that it stands for then. */
+function secondReading(
+  { method, table, goal, original }: SecondState,
+  before: SecondReading | null,
+): SecondReading {
+  const { cookedSdG, ratios, attributes } =
+    before === null
+      ? spreadsOf(method, table, goal)
+      : spreadsBetween(method, table, goal, { ...before, cookedSdG: 0 })
+  const { servingC } = served(table, method.state, goal)
+  return {
+    originalId: original.id,
+    originalName: original.name,
+    family: table.id,
+    servingC,
+    massG: method.massG,
+    massSdG: cookedSdG,
+    ratios,
+    attributes,
+    distance: distanceTo(goal, attributes),
+    behaviour: behaviourOf(table, method.state, goal),
+    viscosityPaS: table.isPoured ? viscosityAt(method.state, servingC) : null,
   }
 }
 
@@ -153,13 +175,15 @@ function work(input: PartInput, library: Library, kitchen: Kitchen, before: Part
   )
   const { state } = method
   const original = part.originalId === null ? null : (library.originals.get(part.originalId) ?? null)
+  const goal = goalOf(original, part.moved)
   const takes = takesOf(method)
   let rawMassG = 0
   for (const { mass } of at) rawMassG += mass?.value ?? 0
   for (const { assessment } of others) rawMassG += (takes.get(assessment.partId) ?? 0) * assessment.rawMassG
   const judge = judgedBy(input, rawMassG)
   const readings =
-    before === null ? spreadsOf(method, judge, original) : spreadsBetween(method, judge, original, before)
+    before === null ? spreadsOf(method, judge, goal) : spreadsBetween(method, judge, goal, before)
+  const second = rawMassG > 0 ? secondState(input, library, kitchen) : null
   const sums = sumCooked(
     sumLines(at, kitchen),
     method.nutrients,
@@ -186,10 +210,10 @@ function work(input: PartInput, library: Library, kitchen: Kitchen, before: Part
     },
     ratios: readings.ratios,
     attributes: readings.attributes,
-    distance: distanceTo(original, readings.attributes),
-    behaviour: judge === null ? [] : behaviourOf(judge, state, original),
-    viscosityPaS:
-      judge?.isPoured === true ? viscosityAt(state, served(judge, state, original).servingC) : null,
+    distance: distanceTo(goal, readings.attributes),
+    behaviour: judge === null ? [] : behaviourOf(judge, state, goal),
+    viscosityPaS: judge?.isPoured === true ? viscosityAt(state, served(judge, state, goal).servingC) : null,
+    also: second === null ? null : secondReading(second, before?.also ?? null),
     lines: lineReadings(lines, rawMassG),
     steps: method.trace.map(({ reading }) => reading),
     start: method.start,
@@ -217,7 +241,7 @@ function work(input: PartInput, library: Library, kitchen: Kitchen, before: Part
     state,
     method,
     sums,
-    original,
+    goal,
     assessment,
     findings: askedInstead(findings, method),
     takes,
@@ -246,10 +270,12 @@ const isSame = (a: PartInput, b: PartInput): boolean =>
   a.granted.shares.every((share, at) => share === b.granted.shares[at])
 
 /** A part that was worked out between two keys, with its standard deviations worked out as well. */
-function settled(known: PartWork, input: PartInput): PartWork {
-  const { method, original, assessment } = known
-  const spreads = spreadsOf(method, judgedBy(input, assessment.rawMassG), original)
-  return { ...known, assessment: { ...assessment, ...spreads }, isBetween: false }
+function settled(known: PartWork, input: PartInput, library: Library, kitchen: Kitchen): PartWork {
+  const { method, goal, assessment } = known
+  const spreads = spreadsOf(method, judgedBy(input, assessment.rawMassG), goal)
+  const second = assessment.also === null ? null : secondState(input, library, kitchen)
+  const also = second === null ? null : secondReading(second, null)
+  return { ...known, assessment: { ...assessment, ...spreads, also }, isBetween: false }
 }
 
 /**
@@ -270,8 +296,13 @@ export function workPart(
     isSame(known.input, input)
   if (isKnown && (before !== null || !known.done.isBetween)) return known.done
   const { family, originalId } = input.part
-  const canStand = before?.family === family && before.originalId === originalId
-  const done = isKnown ? settled(known.done, input) : work(input, library, kitchen, canStand ? before : null)
+  const canStand =
+    before?.family === family &&
+    before.originalId === originalId &&
+    (before.also?.originalId ?? null) === (input.part.alsoServed?.originalId ?? null)
+  const done = isKnown
+    ? settled(known.done, input, library, kitchen)
+    : work(input, library, kitchen, canStand ? before : null)
   memo.set(input.part, { library, kitchen, input, done })
   return done
 }

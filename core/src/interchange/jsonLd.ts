@@ -178,6 +178,8 @@ const ownOf = (part: Part): Json => ({
   id: part.id,
   family: part.family,
   originalId: part.originalId,
+  moved: part.moved,
+  alsoServed: part.alsoServed,
   cookedMassG: part.cookedMassG,
   lines: part.lines.map(({ id, text, amount, open, food, prep, ingredientId, choice }) => ({
     id,

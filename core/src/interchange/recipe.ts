@@ -2,10 +2,12 @@ import { askPortions, saysNoPortions } from './sections'
 import { type LineReader, linesFrom, unescaped } from '../measure'
 import {
   blankDish,
+  blankPart,
   Dish,
   fail,
   type FormulaLine,
   type Issue,
+  nothingMoved,
   ok,
   type Part,
   type Result,
@@ -79,17 +81,11 @@ export const writtenLines = ({ lines }: Pick<Part, 'lines'>): string[] =>
 
 function partFrom(part: RecipePart, context: ReadContext): Part {
   return {
-    id: context.newId(),
-    name: part.name.slice(0, 120),
-    family: null,
-    originalId: null,
+    ...blankPart(context.newId(), part.name.slice(0, 120)),
     lines: part.lines
       .slice(0, MOST_LINES)
       .flatMap((text) => linesFrom(text, context))
       .slice(0, MOST_LINES),
-    steps: [],
-    ways: [],
-    cookedMassG: null,
   }
 }
 
@@ -117,6 +113,8 @@ function withOwn(part: Part, own: unknown): Part {
     ...part,
     family: (facts['family'] ?? null) as Part['family'],
     originalId: (facts['originalId'] ?? null) as Part['originalId'],
+    moved: (facts['moved'] ?? nothingMoved()) as Part['moved'],
+    alsoServed: (facts['alsoServed'] ?? null) as Part['alsoServed'],
     cookedMassG: (facts['cookedMassG'] ?? null) as Part['cookedMassG'],
     lines: part.lines.map((line, at) => {
       const facts = record(kept[at])

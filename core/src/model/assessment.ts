@@ -61,6 +61,8 @@ export const AttributeReading = z.strictObject({
   value: z.number(),
   sd: z.number().min(0),
   target: z.strictObject({ low: z.number(), high: z.number() }).nullable(),
+  /** How often it counts in the distance, 0 to 3. */
+  weight: z.number(),
   /** Signed distance to the nearest end of the band; 0 inside it or without a band. */
   gap: z.number(),
   state: z.enum(['in', 'drift', 'out', 'none']),
@@ -172,6 +174,22 @@ export const WaterReading = z.strictObject({
 })
 export type WaterReading = z.infer<typeof WaterReading>
 
+/** A part as it is served the second way: its readings against the original that it stands for then. */
+export const SecondReading = z.strictObject({
+  originalId: z.string(),
+  originalName: z.string(),
+  family: FamilyId,
+  servingC: z.number(),
+  massG: z.number(),
+  massSdG: z.number().min(0),
+  ratios: z.array(RatioReading),
+  attributes: z.array(AttributeReading),
+  distance: figure,
+  behaviour: z.array(Behaviour),
+  viscosityPaS: figure,
+})
+export type SecondReading = z.infer<typeof SecondReading>
+
 export const PartAssessment = z.strictObject({
   partId: z.string(),
   name: z.string(),
@@ -192,6 +210,8 @@ export const PartAssessment = z.strictObject({
   /** What it pours, sets, weeps or stands like. */
   behaviour: z.array(Behaviour),
   viscosityPaS: figure,
+  /** null where it is served in one way only. */
+  also: SecondReading.nullable(),
   lines: z.array(LineReading),
   steps: z.array(StepReading),
   /** What the method starts from, g: the lines as they come to it, soaked where they say so. */

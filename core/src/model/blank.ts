@@ -1,4 +1,5 @@
-import type { Dish, Part } from './dish'
+import { type Dish, noLimits, type Part } from './dish'
+import { nothingMoved } from './goal'
 
 /** An empty part with a name. Ids come from the caller: core has no randomness of its own. */
 export const blankPart = (id: string, name: string): Part => ({
@@ -6,6 +7,8 @@ export const blankPart = (id: string, name: string): Part => ({
   name,
   family: null,
   originalId: null,
+  moved: nothingMoved(),
+  alsoServed: null,
   lines: [],
   steps: [],
   ways: [],
@@ -28,8 +31,9 @@ export const blankDish = (id: string, name: string, now: string): Dish => ({
     never: '',
     portions: 4,
     portionMassG: null,
-    limits: { sodiumMgMax: null, proteinGMin: null, costMax: null },
+    limits: noLimits(),
     excluded: [],
+    without: [],
   },
   parts: [blankPart(`${id}-p1`, 'Main')],
   written: [],

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { Amount, OpenAmount } from './amount'
-import { Step, Way } from './method'
+import { AlsoServed, Moved, nothingMoved } from './goal'
+import { EquipmentKind, Step, Way } from './method'
 import { FamilyId } from './original'
 import { Written } from './written'
 
@@ -31,6 +32,9 @@ export const Part = z.strictObject({
   name: text(120),
   family: FamilyId.nullable(),
   originalId: z.string().nullable(),
+  /** What a person has set otherwise than the original and the family; absent in documents of the first shape. */
+  moved: Moved.default(nothingMoved),
+  alsoServed: AlsoServed.nullable().default(null),
   lines: z.array(FormulaLine).max(300),
   steps: z.array(Step).max(300),
   /** Other ways to make it; absent in documents of the first shape. */
@@ -41,7 +45,34 @@ export const Part = z.strictObject({
 export type Part = z.infer<typeof Part>
 
 const limit = z.number().positive('Set a limit above 0, or clear it.').max(1e6).nullable()
-/** What the dish must match and may not do. Limits are a portion. */
+const laterLimit = limit.default(null)
+/** What the dish must match and may not do. Limits of nutrients and cost are a portion; the later ones are absent in documents of the first shape. */
+export const Limits = z.strictObject({
+  sodiumMgMax: limit,
+  proteinGMin: limit,
+  costMax: limit,
+  saturatedFatGMax: laterLimit,
+  fibreGMin: laterLimit,
+  energyKcalMax: laterLimit,
+  energyKcalMin: laterLimit,
+  /** Of the whole method, one pair of hands. */
+  totalMinMax: laterLimit,
+  handsMinMax: laterLimit,
+})
+export type Limits = z.infer<typeof Limits>
+export const noLimits = (): Limits => ({
+  sodiumMgMax: null,
+  proteinGMin: null,
+  costMax: null,
+  saturatedFatGMax: null,
+  fibreGMin: null,
+  energyKcalMax: null,
+  energyKcalMin: null,
+  totalMinMax: null,
+  handsMinMax: null,
+})
+
+/** What the dish must match and may not do. */
 export const Aim = z.strictObject({
   matters: text(1000),
   never: text(1000),
@@ -50,9 +81,11 @@ export const Aim = z.strictObject({
     .positive('Enter at least a part of a portion.')
     .max(100_000),
   portionMassG: z.number().positive('Enter a portion above 0 g.').max(100_000).nullable(),
-  limits: z.strictObject({ sodiumMgMax: limit, proteinGMin: limit, costMax: limit }),
+  limits: Limits,
   /** Allergen and diet ids that the dish may not hold. */
   excluded: z.array(z.string().max(60)).max(60),
+  /** Equipment that it must do without. */
+  without: z.array(EquipmentKind).max(20).default([]),
 })
 export type Aim = z.infer<typeof Aim>
 

@@ -8,6 +8,7 @@ export {
   Measured,
   PartAssessment,
   RatioReading,
+  SecondReading,
   StepMove,
   StepReading,
   StepState,
@@ -16,7 +17,8 @@ export {
 } from './assessment'
 export { Backup, BackupContent } from './backup'
 export { blankDish, blankPart } from './blank'
-export { Aim, Dish, FormulaLine, Part, Settled, Trial } from './dish'
+export { Aim, Dish, FormulaLine, Limits, noLimits, Part, Settled, Trial } from './dish'
+export { AlsoServed, Band, Importance, Moved, nothingMoved, RatioWindow } from './goal'
 export {
   AMINO_ACIDS,
   type AminoAcid,
@@ -72,6 +74,7 @@ export {
   Way,
 } from './method'
 export { attributeName } from './attributeName'
+export { ATTRIBUTE_SCALES, type AttributeScale } from './attributeScale'
 export { AttributeId, ATTRIBUTES, FamilyId, FAMILIES, Original } from './original'
 export { type MethodEntry, methodEntries, type PlacedStep, stepsInOrder } from './methodEntries'
 export { Written } from './written'

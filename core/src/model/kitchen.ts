@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { Equipment, Observation, OperationId } from './method'
+import { Original } from './original'
 
 export const MeasureRegion = z.enum(['us', 'metric', 'australian', 'imperial'])
 export type MeasureRegion = z.infer<typeof MeasureRegion>
@@ -87,6 +88,8 @@ export const Kitchen = z.strictObject({
   /** Verbs it has taught the reader, and its own names for foods. Added later, too. */
   words: z.array(KitchenWord).max(500).default([]),
   names: z.array(KitchenName).max(2000).default([]),
+  /** Originals of its own, profiled by tasting or by measuring. Added later, too. */
+  originals: z.array(Original).max(200).default([]),
 })
 export type Kitchen = z.infer<typeof Kitchen>
 
@@ -104,4 +107,5 @@ export const defaultKitchen: Kitchen = {
   observations: [],
   words: [],
   names: [],
+  originals: [],
 }

@@ -35,5 +35,5 @@ export type {
 } from './program'
 export { type Fit, lawOf, MODEL_LN_SD, PRIOR_LN_SD, rateFor, shrunk } from './rates'
 export { solidsLost, uptakeTau } from './uptake'
-export { USUAL_AREA_DM2 } from './vessels'
+export { USUAL_AREA_DM2, vesselKind } from './vessels'
 export type { CompileInput } from './writer'

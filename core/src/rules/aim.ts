@@ -1,4 +1,4 @@
-import type { Aim, Assessment, Ingredient, Library } from '../model'
+import type { Aim, Assessment, EquipmentKind, Ingredient, Library, Limits } from '../model'
 import type { Found } from './finding'
 
 type PerPortion = Assessment['perPortion']
@@ -16,6 +16,7 @@ const GROUPS: Readonly<Record<string, (food: Ingredient, library: Library) => bo
     allergens.some((id) => id.startsWith('tree-nut-') || id === 'pine-nut' || id === 'peanut'),
   animal: isAnimal,
   'added-oil': isAddedOil,
+  additives: ({ id }, { facts }) => facts.foods.get(id)?.traits.has('additive') ?? false,
   'nutritional-yeast': ({ id }, { facts }) => facts.foods.get(id)?.traits.has('nutritional-yeast') ?? false,
 }
 
@@ -23,8 +24,9 @@ const GROUPS: Readonly<Record<string, (food: Ingredient, library: Library) => bo
 export const isExcluded = (food: Ingredient, exclusion: string, library: Library): boolean =>
   GROUPS[exclusion]?.(food, library) ?? (food.id === exclusion || food.allergens.includes(exclusion))
 
-const exclusionName = (id: string, library: Library): string =>
-  library.allergens.get(id)?.name ?? id.replaceAll('-', ' ')
+/** What an exclusion is called in a sentence: an allergen, a kind of food, or one food. */
+export const exclusionName = (id: string, library: Library): string =>
+  library.allergens.get(id)?.name ?? library.ingredients.get(id)?.name ?? id.replaceAll('-', ' ')
 
 /** Foods that the aim excludes. */
 export function exclusionFindings(
@@ -61,36 +63,105 @@ export function dietsOf(foods: readonly Ingredient[], hasUnknown: boolean, libra
 
 const PORTION_TOLERANCE = 0.1
 
+/** A limit of the aim on a figure of a portion. */
+interface PortionLimit {
+  readonly limit: keyof Limits
+  readonly figure: Exclude<keyof PerPortion, 'massG' | 'atLeast'>
+  readonly side: 'most' | 'least'
+  readonly rule: string
+  /** What a portion holds, as a sentence names it. */
+  readonly of: string
+  readonly unit: string
+  readonly digits: number
+  readonly remedy: string
+}
+
+const PORTION_LIMITS: readonly PortionLimit[] = [
+  {
+    limit: 'sodiumMgMax',
+    figure: 'sodiumMg',
+    side: 'most',
+    rule: 'limit-sodium',
+    of: 'of sodium',
+    unit: 'mg',
+    digits: 0,
+    remedy: 'Cut added salt first, then soy sauce, miso, stock or brine.',
+  },
+  {
+    limit: 'saturatedFatGMax',
+    figure: 'saturatedFatG',
+    side: 'most',
+    rule: 'limit-saturated-fat',
+    of: 'of saturated fat',
+    unit: 'g',
+    digits: 1,
+    remedy: 'Trade coconut and cocoa fat for oil, nuts or seeds as far as the texture allows.',
+  },
+  {
+    limit: 'proteinGMin',
+    figure: 'proteinG',
+    side: 'least',
+    rule: 'limit-protein',
+    of: 'of protein',
+    unit: 'g',
+    digits: 1,
+    remedy: 'Add pulses, tofu, gluten or seeds, or make the portion larger.',
+  },
+  {
+    limit: 'fibreGMin',
+    figure: 'fibreG',
+    side: 'least',
+    rule: 'limit-fibre',
+    of: 'of fibre',
+    unit: 'g',
+    digits: 1,
+    remedy: 'Trade refined starch and oil for whole pulses, grains or vegetables.',
+  },
+  {
+    limit: 'energyKcalMax',
+    figure: 'energyKcal',
+    side: 'most',
+    rule: 'limit-energy-high',
+    of: 'of energy',
+    unit: 'kcal',
+    digits: 0,
+    remedy: 'Oil and nuts first: they weigh most. Or make the portion smaller.',
+  },
+  {
+    limit: 'energyKcalMin',
+    figure: 'energyKcal',
+    side: 'least',
+    rule: 'limit-energy-low',
+    of: 'of energy',
+    unit: 'kcal',
+    digits: 0,
+    remedy: 'Nuts, seeds, oil or grains; or make the portion larger.',
+  },
+]
+
 /** Limits of the aim against a portion. A lower bound that already breaks a limit breaks it. */
 export function limitFindings({ limits, portionMassG }: Aim, portion: PerPortion, currency: string): Found[] {
-  const found: Found[] = []
-  const { sodiumMgMax, proteinGMin, costMax } = limits
-  if (sodiumMgMax !== null && portion.sodiumMg !== null && portion.sodiumMg > sodiumMgMax) {
-    found.push({
-      rule: 'limit-sodium',
-      severity: 'caution',
-      message: `A portion holds ${Math.round(portion.sodiumMg)} mg of sodium; the aim allows ${sodiumMgMax} mg.`,
-      remedy: 'Cut added salt first, then soy sauce, miso, stock or brine.',
-    })
-  }
-  if (
-    proteinGMin !== null &&
-    portion.proteinG !== null &&
-    portion.proteinG < proteinGMin &&
-    !portion.atLeast.includes('proteinG')
-  ) {
-    found.push({
-      rule: 'limit-protein',
-      severity: 'caution',
-      message: `A portion holds ${portion.proteinG.toFixed(1)} g of protein; the aim asks for ${proteinGMin} g.`,
-      remedy: 'Add pulses, tofu, gluten or seeds, or make the portion larger.',
-    })
-  }
-  if (costMax !== null && portion.cost !== null && portion.cost > costMax) {
+  const found = PORTION_LIMITS.flatMap(({ limit, figure, side, rule, of, unit, digits, remedy }): Found[] => {
+    const bound = limits[limit]
+    const value = portion[figure]
+    if (bound === null || value === null) return []
+    const isBroken = side === 'most' ? value > bound : value < bound && !portion.atLeast.includes(figure)
+    if (!isBroken) return []
+    const asks = side === 'most' ? `allows ${bound} ${unit}` : `asks for ${bound} ${unit}`
+    return [
+      {
+        rule,
+        severity: 'caution',
+        message: `A portion holds ${value.toFixed(digits)} ${unit} ${of}; the aim ${asks}.`,
+        remedy,
+      },
+    ]
+  })
+  if (limits.costMax !== null && portion.cost !== null && portion.cost > limits.costMax) {
     found.push({
       rule: 'limit-cost',
       severity: 'caution',
-      message: `A portion costs ${portion.cost.toFixed(2)} ${currency}; the aim allows ${costMax.toFixed(2)}.`,
+      message: `A portion costs ${portion.cost.toFixed(2)} ${currency}; the aim allows ${limits.costMax.toFixed(2)}.`,
       remedy: 'Look at the dearest lines first.',
     })
   }
@@ -107,4 +178,62 @@ export function limitFindings({ limits, portionMassG }: Aim, portion: PerPortion
     })
   }
   return found
+}
+
+/** Time of a part, and of the longest chain of parts that it waits for, min. */
+export interface PartTime {
+  readonly handsMin: number
+  readonly totalMin: number
+}
+
+/** Time that the aim allows. @param time least that the whole dish takes: parts that do not wait for each other side by side */
+export function timeFindings({ limits }: Aim, time: PartTime): Found[] {
+  const rows = [
+    [
+      'limit-time',
+      limits.totalMinMax,
+      time.totalMin,
+      'The method takes at least',
+      'Soak, chill or bake what can be done the day before, or cut a rest.',
+    ],
+    [
+      'limit-hands',
+      limits.handsMinMax,
+      time.handsMin,
+      'Hands are busy for',
+      'Grate and chop by machine, or buy what is made by hand here.',
+    ],
+  ] as const
+  return rows.flatMap(([rule, most, minutes, begins, remedy]): Found[] =>
+    most === null || minutes <= most
+      ? []
+      : [
+          {
+            rule,
+            severity: 'caution',
+            message: `${begins} ${Math.round(minutes)} min; the aim allows ${most} min.`,
+            remedy,
+          },
+        ],
+  )
+}
+
+/** Steps that need equipment which the aim does without. */
+export function equipmentFindings(
+  { without }: Aim,
+  steps: readonly { readonly stepId: string; readonly name: string; readonly kind: EquipmentKind | null }[],
+): Found[] {
+  return steps.flatMap(({ stepId, name, kind }): Found[] =>
+    kind === null || !without.includes(kind)
+      ? []
+      : [
+          {
+            rule: 'without-equipment',
+            severity: 'caution',
+            stepId,
+            message: `${name} is done in the ${kind.replaceAll('-', ' ')}, which this dish is to do without.`,
+            remedy: 'Another way to do the step, or change the aim.',
+          },
+        ],
+  )
 }

@@ -1,4 +1,14 @@
-export { dietsOf, exclusionFindings, isAnimal, isExcluded, limitFindings } from './aim'
+export {
+  dietsOf,
+  equipmentFindings,
+  exclusionFindings,
+  exclusionName,
+  isAnimal,
+  isExcluded,
+  limitFindings,
+  type PartTime,
+  timeFindings,
+} from './aim'
 export { byHarm, findingKey, type Found } from './finding'
 export { lineFindings } from './lines'
 export { runFindings } from './run'

@@ -5,7 +5,7 @@ import { METHOD_RULES } from './method'
 const KINDS: readonly (readonly [RegExp, string])[] = [
   [/^unit-slip/, 'Slip'],
   [/^limit-|^portion-mass/, 'Limit'],
-  [/^allergen-conflict/, 'Aim'],
+  [/^allergen-conflict|^without-/, 'Aim'],
   [/^safety-/, 'Safety'],
   [/^ratio-/, 'Ratio'],
   [/^weigh-this|^below-scale|^fluid|^liquid|^drained/, 'Measure'],

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { dishOf, partOf, stepOf } from '../../test/dishes'
 import { beans, egg, gluten, oil, salt, testKitchen, testLibrary, walnut } from '../../test/foods'
 import { assess } from '../assess'
-import type { Dish } from '../model'
+import { type Dish, noLimits } from '../model'
 import { dietsOf, isExcluded } from './aim'
 import { findingKey } from './finding'
 
@@ -93,14 +93,14 @@ describe('aim', () => {
     const dish = withAim(dishOf(partOf(MINCE)), {
       portions: 2,
       portionMassG: 100,
-      limits: { sodiumMgMax: 500, proteinGMin: 60, costMax: 0.5 },
+      limits: { ...noLimits(), sodiumMgMax: 500, proteinGMin: 60, costMax: 0.5 },
     })
     expect(rulesOf(dish)).toEqual(
       expect.arrayContaining(['limit-sodium', 'limit-protein', 'limit-cost', 'portion-mass']),
     )
     const loose = withAim(dish, {
       portionMassG: 353,
-      limits: { sodiumMgMax: 5000, proteinGMin: 10, costMax: 5 },
+      limits: { ...noLimits(), sodiumMgMax: 5000, proteinGMin: 10, costMax: 5 },
     })
     expect(rulesOf(loose).filter((rule) => /^limit|^portion/.test(rule))).toEqual([])
   })
@@ -108,7 +108,7 @@ describe('aim', () => {
   it('does not claim too little protein where some of it is unknown', () => {
     const dish = withAim(dishOf(partOf(['100 g white beans', '100 g zorbel'])), {
       portions: 1,
-      limits: { sodiumMgMax: null, proteinGMin: 20, costMax: null },
+      limits: { ...noLimits(), sodiumMgMax: null, proteinGMin: 20, costMax: null },
     })
     expect(rulesOf(dish)).not.toContain('limit-protein')
   })

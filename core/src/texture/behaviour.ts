@@ -1,6 +1,7 @@
-import type { Behaviour, Original } from '../model'
+import type { Behaviour } from '../model'
 import type { PartState } from '../process'
 import type { FamilyTable } from './family'
+import type { Goal } from './goal'
 import { packedFraction } from './foams'
 import { setFatPct } from './fats'
 import { gelAt, weepRisk } from './gels'
@@ -146,8 +147,8 @@ function gelling(state: PartState, servingC: number): Behaviour[] {
  *
  * @returns nothing for families of which only the bite is judged
  */
-export function behaviourOf(table: FamilyTable, state: PartState, original: Original | null): Behaviour[] {
-  const { servingC } = served(table, state, original)
+export function behaviourOf(table: FamilyTable, state: PartState, goal: Goal): Behaviour[] {
+  const { servingC } = served(table, state, goal)
   const rows = table.isPoured ? pouring(state, servingC) : []
   if (HELD.has(table.id)) rows.push(...gelling(state, servingC))
   if (table.id === 'foam' || state.overrunPct > LEAST_AIR_PCT) {

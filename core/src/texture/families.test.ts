@@ -3,12 +3,13 @@ import { describe, expect, it } from 'vitest'
 import { beans, cornStarch, gluten, mince, mushroom, oil, salt, walnut, water } from '../../test/foods'
 import { partOf } from '../../test/dishes'
 import { type Mix, runMix, runOf } from '../../test/mixes'
-import { type AttributeId, FAMILIES, type Ingredient } from '../model'
+import { type AttributeId, FAMILIES, type Ingredient, nothingMoved } from '../model'
 import { type PartRun, type PartState, scattersOf, stateWith } from '../process'
 import { attributeEquation } from './equation'
 import { familyTable, judgedFamilies } from './families'
-import { attributeValue, type FamilyTable, windowOf } from './family'
-import { distanceTo, readFamily, served, spreadOf, valuesOf } from './readings'
+import { attributeValue, type FamilyTable } from './family'
+import { bandOf, distanceTo, goalOf, NO_GOAL, weightOf, windowOf } from './goal'
+import { readFamily, served, spreadOf, valuesOf } from './readings'
 
 const stateOf = (mix: Mix, keeps = 0.8): PartState => runMix(mix, keeps).state
 const tableOf = (id: 'crumble-mince' | 'coating-sauce'): FamilyTable => {
@@ -20,7 +21,7 @@ const attribute = (table: FamilyTable, id: AttributeId) => {
   const at = table.attributes.findIndex((one) => one.id === id)
   if (at < 0) throw new Error(`${id} is not predicted`)
   return (state: PartState): number =>
-    valuesOf(table, served(table, state, null)).attributes[at] ?? Number.NaN
+    valuesOf(table, served(table, state, NO_GOAL)).attributes[at] ?? Number.NaN
 }
 
 const crumble = tableOf('crumble-mince')
@@ -97,7 +98,7 @@ describe('metamorphic laws of the crumble', () => {
       fc.property(minceMix, (m) => {
         const there = stateOf(asMix(m))
         const back = stateOf([...asMix(m)].reverse())
-        const valuesAt = (state: PartState) => valuesOf(crumble, served(crumble, state, null))
+        const valuesAt = (state: PartState) => valuesOf(crumble, served(crumble, state, NO_GOAL))
         const [a, b] = [valuesAt(there), valuesAt(back)]
         ;[...a.ratios, ...a.attributes].forEach((value, at) =>
           expect([...b.ratios, ...b.attributes][at]).toBeCloseTo(value, 6),
@@ -132,7 +133,7 @@ describe('the sauce', () => {
         fc.double({ min: 0, max: 80, noNaN: true }),
         fc.double({ min: 0, max: 150, noNaN: true }),
         (starch, fat) => {
-          for (const reading of valuesOf(sauce, served(sauce, white(starch, fat), null)).attributes) {
+          for (const reading of valuesOf(sauce, served(sauce, white(starch, fat), NO_GOAL)).attributes) {
             expect(reading).toBeGreaterThanOrEqual(0)
             expect(reading).toBeLessThanOrEqual(10)
           }
@@ -144,9 +145,46 @@ describe('the sauce', () => {
   it('takes the window of its original where that states a viscosity', () => {
     const ratio = sauce.ratios.find(({ id }) => id === 'viscosity')
     if (ratio === undefined) throw new Error('no viscosity')
-    const own = windowOf(ratio, { ...mince, viscosityPaS: { low: 0.3, typical: 0.8, high: 2 } })
+    const own = windowOf(ratio, goalOf({ ...mince, viscosityPaS: { low: 0.3, typical: 0.8, high: 2 } }))
     expect(own).toMatchObject({ low: 0.15, high: 3 })
-    expect(windowOf(ratio, null)).toMatchObject({ bestLow: 0.3, bestHigh: 2.5 })
+    expect(windowOf(ratio, NO_GOAL)).toMatchObject({ bestLow: 0.3, bestHigh: 2.5 })
+  })
+})
+
+describe('what a person moves', () => {
+  const moved = {
+    ...nothingMoved(),
+    bands: { chewiness: { low: 8, high: 9 } },
+    importance: { chewiness: 3, umami: 0 },
+    windows: { fat: { low: 1, bestLow: 2, bestHigh: 3, high: 4 } },
+    servingTempC: 12,
+  } as const
+  it('stands in place of the original and of the family, and leaves the rest alone', () => {
+    const goal = goalOf(mince, moved)
+    expect(bandOf(goal, 'chewiness')).toEqual({ low: 8, high: 9 })
+    expect(bandOf(goal, 'firmness')).toEqual(bandOf(goalOf(mince), 'firmness'))
+    expect(weightOf(goal, 'chewiness')).toBe(3)
+    expect(weightOf(goal, 'umami')).toBe(0)
+    expect(weightOf(goalOf(mince), 'umami')).toBe(mince.importance.umami)
+    expect(windowOf({ id: 'fat', window: { low: 5, bestLow: 6, bestHigh: 7, high: 8 } }, goal)).toBe(
+      moved.windows.fat,
+    )
+    expect(windowOf({ id: 'salt', window: moved.windows.fat }, goal)).toBe(moved.windows.fat)
+    expect(served(crumble, stateOf([[beans, 100]]), goal).servingC).toBe(12)
+  })
+  it('is a goal without an original as well', () => {
+    const { state } = runMix(
+      [
+        [beans, 300],
+        [oil, 20],
+      ],
+      0.8,
+    )
+    const { attributes } = readFamily(crumble, state, goalOf(null, moved), null)
+    const chew = attributes.find(({ id }) => id === 'chewiness')
+    expect(chew).toMatchObject({ target: { low: 8, high: 9 }, weight: 3 })
+    expect(distanceTo(goalOf(null, moved), attributes)).toBeCloseTo(Math.abs(chew?.gap ?? Number.NaN), 12)
+    expect(attributes.filter(({ target }) => target !== null)).toHaveLength(1)
   })
 })
 
@@ -193,12 +231,12 @@ describe('readFamily', () => {
     readFamily(
       crumble,
       run.state,
-      original,
+      goalOf(original),
       spreadOf(
         crumble,
         run.state,
         isScattered ? scattersOf(run).map(({ change }) => stateWith(run, [change])) : [],
-        original,
+        goalOf(original),
       ),
     )
 
@@ -215,7 +253,7 @@ describe('readFamily', () => {
     const run = spooned()
     const calibrations = new Map([['firmness' as const, { offset: 1, slope: 1, sd: 0.4 }]])
     const plain = read(run, mince, false).attributes.find(({ id }) => id === 'firmness')
-    const learned = readFamily(crumble, run.state, mince, null, calibrations).attributes.find(
+    const learned = readFamily(crumble, run.state, goalOf(mince), null, calibrations).attributes.find(
       ({ id }) => id === 'firmness',
     )
     expect(learned?.value).toBeCloseTo((plain?.value ?? 0) + 1, 9)
@@ -237,7 +275,7 @@ describe('readFamily', () => {
     expect(attributes.every(({ target, state: standing }) => target === null && standing === 'none')).toBe(
       true,
     )
-    expect(distanceTo(null, attributes)).toBeNull()
+    expect(distanceTo(NO_GOAL, attributes)).toBeNull()
   })
 
   it('weighs the distance by importance', () => {
@@ -246,12 +284,13 @@ describe('readFamily', () => {
       value: 5,
       sd: 1,
       target: { low: 4, high: 6 },
+      weight: 0,
       gap,
       state: 'drift' as const,
       known: 'known' as const,
     })
-    expect(distanceTo(mince, [at('richness', -1), at('umami', 0)])).toBeCloseTo(3 / 5, 9)
-    expect(distanceTo(mince, [at('firmness', -3)])).toBeNull()
+    expect(distanceTo(goalOf(mince), [at('richness', -1), at('umami', 0)])).toBeCloseTo(3 / 5, 9)
+    expect(distanceTo(goalOf(mince), [at('firmness', -3)])).toBeNull()
   })
 })
 

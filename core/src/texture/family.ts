@@ -1,14 +1,6 @@
-import type { AttributeId, FamilyId, Original } from '../model'
+import type { AttributeId, FamilyId, RatioWindow } from '../model'
 import type { InputId } from './inputs'
 import { fall, peak, rise } from './responses'
-
-/** low and high bound what works, bestLow to bestHigh what works well. */
-export interface Window {
-  readonly low: number
-  readonly bestLow: number
-  readonly bestHigh: number
-  readonly high: number
-}
 
 /** A deciding ratio: an input of the state against a window. */
 export interface RatioTable {
@@ -16,7 +8,7 @@ export interface RatioTable {
   readonly label: string
   readonly unit: string
   readonly input: InputId
-  readonly window: Window
+  readonly window: RatioWindow
   /** The original's own viscosity or salt, where it states one, sets the window. */
   readonly followsOriginal?: 'viscosity' | 'salt'
   /** Told only where another input is above so much: a share of what is not there is no fault. */
@@ -118,32 +110,4 @@ export function attributeValue(
   return calibration === null
     ? model
     : Math.min(10, Math.max(0, calibration.slope * model + calibration.offset))
-}
-
-/** Salt per sodium, % per mg in 100 g. @source Regulation (EU) 1169/2011: sodium × 2.5 */
-const SALT_PCT_PER_MG = 2.5 / 1000
-/** Unsalted originals are salted at the table: less than this is no aim, %. Practice. */
-const LEAST_SALT_PCT = 0.6
-
-/** Bounds of a ratio: its own, or round what the original itself holds. */
-export function windowOf({ window, followsOriginal }: RatioTable, original: Original | null): Window {
-  if (original === null || followsOriginal === undefined) return window
-  if (followsOriginal === 'salt') {
-    const { low, typical, high } = original.sodiumMgPer100g
-    const most = Math.max(LEAST_SALT_PCT, SALT_PCT_PER_MG * high)
-    return {
-      low: 0.7 * SALT_PCT_PER_MG * low,
-      bestLow: SALT_PCT_PER_MG * Math.sqrt(low * typical),
-      bestHigh: most,
-      high: 1.4 * most,
-    }
-  }
-  if (original.viscosityPaS === null) return window
-  const { low, typical, high } = original.viscosityPaS
-  return {
-    low: low / 2,
-    bestLow: Math.sqrt(low * typical),
-    bestHigh: Math.sqrt(typical * high),
-    high: high * 1.5,
-  }
 }

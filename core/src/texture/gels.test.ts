@@ -8,6 +8,7 @@ import { familyTable } from './families'
 import { setFatPct } from './fats'
 import { filmStrength, packedFraction } from './foams'
 import { agentPct, gelAt, weepRisk } from './gels'
+import { NO_GOAL } from './goal'
 import { bitterIndex, butteryIndex, cultured, dosePct, lacticPct, roastIndex, sourPct } from './notes'
 
 /** A part of water and a little bean, with what is set by hand. */
@@ -144,7 +145,7 @@ describe('behaviour at the counter', () => {
     const said = (id: 'sliceable-gel' | 'foam' | 'liquid-yolk' | 'cultured-thick', of: PartState) => {
       const table = familyTable(id)
       if (table === null) throw new Error(`no ${id}`)
-      return new Map(behaviourOf(table, of, null).map((one) => [one.id, one]))
+      return new Map(behaviourOf(table, of, NO_GOAL).map((one) => [one.id, one]))
     }
     expect(said('sliceable-gel', agar(0.7)).get('set')?.value).toBe('slices cleanly')
     expect(said('sliceable-gel', agar(0.7)).get('set')?.confirm).toContain('below 36 °C')

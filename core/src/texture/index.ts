@@ -1,4 +1,5 @@
 export { behaviourOf, troughFlowCm } from './behaviour'
+export { checkOf, KITCHEN_CHECKS, type KitchenCheck } from './checks'
 export { attributeEquation, attributeSource, ratioEquation } from './equation'
 export { familyTable, judgedFamilies } from './families'
 export {
@@ -9,22 +10,20 @@ export {
   type FamilyTable,
   type RatioTable,
   type Term,
-  type Window,
-  windowOf,
 } from './family'
-export { type Input, type InputId, INPUTS, inputOf, isInput, type Served } from './inputs'
 export {
   BAND_HALF_WIDTH,
   bandAround,
+  bandOf,
   distanceTo,
-  readFamily,
-  type Readings,
-  served,
-  type Spread,
-  spreadOf,
-  type Values,
-  valuesOf,
-} from './readings'
+  type Goal,
+  goalOf,
+  NO_GOAL,
+  weightOf,
+  windowOf,
+} from './goal'
+export { type Input, type InputId, INPUTS, inputOf, isInput, type Served } from './inputs'
+export { readFamily, type Readings, served, type Spread, spreadOf, type Values, valuesOf } from './readings'
 export { fall, peak, rise, smoothFloor } from './responses'
 export {
   emulsionFactor,

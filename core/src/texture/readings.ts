@@ -1,25 +1,11 @@
-import type { AttributeReading, Original, RatioReading } from '../model'
+import type { AttributeReading, RatioReading, RatioWindow } from '../model'
 import type { PartState } from '../process'
-import {
-  attributeValue,
-  type Calibrations,
-  type FamilyTable,
-  type RatioTable,
-  type Window,
-  windowOf,
-} from './family'
+import { attributeValue, type Calibrations, type FamilyTable, type RatioTable } from './family'
+import { bandOf, type Goal, weightOf, windowOf } from './goal'
 import { type Input, type InputId, inputOf, type Knowledge, plainOf, type Served } from './inputs'
 import { log10 } from './structure'
 import { waterBudget } from './water'
 
-/** Distance from a target that trained cooks do not repeat: the band around it. @source repeatability of 3 to 5 cooks; practice */
-export const BAND_HALF_WIDTH = 1
-
-/** The band around an original's value that trained cooks do not tell apart, on the scale of 0 to 10. */
-export const bandAround = (value: number): { low: number; high: number } => ({
-  low: Math.max(0, value - BAND_HALF_WIDTH),
-  high: Math.min(10, value + BAND_HALF_WIDTH),
-})
 /** Beyond the band by more than this is well outside. Practice. */
 const WELL_OUTSIDE = 1
 /** A gap that rounds to 0.0 is none. */
@@ -38,11 +24,11 @@ export interface Values {
   readonly attributes: Float64Array
 }
 
-/** A part as it is served: at the original's temperature, else at the family's usual one. */
-export const served = (table: FamilyTable, state: PartState, original: Original | null): Served => ({
+/** A part as it is served: at the temperature that was set, at the original's, else at the family's usual one. */
+export const served = (table: FamilyTable, state: PartState, { original, moved }: Goal): Served => ({
   state,
   water: waterBudget(state.mixed, Math.max(0, state.mixed.waterG - state.cooked.waterG)),
-  servingC: original?.servingTempC ?? table.servingC,
+  servingC: moved.servingTempC ?? original?.servingTempC ?? table.servingC,
   slackCentre: table.slackCentre,
 })
 
@@ -113,26 +99,26 @@ export interface Readings {
 const isAsked = ({ onlyAbove }: RatioTable, at: Served): boolean =>
   onlyAbove === undefined || inputOf(onlyAbove[0]).value(at) > onlyAbove[1]
 
-const windowState = (value: number, { low, bestLow, bestHigh, high }: Window): RatioReading['state'] => {
+const windowState = (value: number, { low, bestLow, bestHigh, high }: RatioWindow): RatioReading['state'] => {
   if (value >= bestLow && value <= bestHigh) return 'in'
   return value >= low && value <= high ? 'drift' : 'out'
 }
 
 function reachOf(
   reading: number,
-  original: Original | null,
+  goal: Goal,
   id: AttributeReading['id'],
   sd: number,
   known: AttributeReading['known'],
 ): AttributeReading {
-  const goal = original?.attributes[id]
-  if (goal === undefined) return { id, value: reading, sd, target: null, gap: 0, state: 'none', known }
-  const target = bandAround(goal)
+  const target = bandOf(goal, id)
+  const weight = weightOf(goal, id)
+  if (target === null) return { id, value: reading, sd, target, weight, gap: 0, state: 'none', known }
   const beyond =
     reading < target.low ? reading - target.low : reading > target.high ? reading - target.high : 0
   const gap = Math.abs(beyond) < LEAST_GAP ? 0 : beyond
   const state = gap === 0 ? 'in' : Math.abs(gap) <= WELL_OUTSIDE ? 'drift' : 'out'
-  return { id, value: reading, sd, target, gap, state, known }
+  return { id, value: reading, sd, target, weight, gap, state, known }
 }
 
 /** For how much of the mass what some inputs rest on is known, 0 to 1. */
@@ -173,10 +159,10 @@ export function spreadOf(
   table: FamilyTable,
   state: PartState,
   neighbours: Iterable<PartState>,
-  original: Original | null,
+  goal: Goal,
   calibrations: Calibrations = NOT_CALIBRATED,
 ): Spread {
-  const at = served(table, state, original)
+  const at = served(table, state, goal)
   const now = valuesOf(table, at, calibrations)
   const ratios = new Float64Array(table.ratios.length)
   const attributes = Float64Array.from(
@@ -191,7 +177,7 @@ export function spreadOf(
       attributes[index] = (attributes[index] ?? 0) + (value - (now.attributes[index] ?? 0)) ** 2
     })
   }
-  for (const neighbour of neighbours) add(valuesOf(table, served(table, neighbour, original), calibrations))
+  for (const neighbour of neighbours) add(valuesOf(table, served(table, neighbour, goal), calibrations))
   for (const cooked of guesses(state))
     add(valuesOf(table, { ...at, state: { ...state, cooked } }, calibrations))
   return { ratios: ratios.map(Math.sqrt), attributes: attributes.map(Math.sqrt) }
@@ -204,11 +190,11 @@ export function spreadOf(
 export function readFamily(
   table: FamilyTable,
   state: PartState,
-  original: Original | null,
+  goal: Goal,
   spread: Spread | null,
   calibrations: Calibrations = NOT_CALIBRATED,
 ): Readings {
-  const at = served(table, state, original)
+  const at = served(table, state, goal)
   const now = valuesOf(table, at, calibrations)
   const isGuessed = state.coverage.glutamateSdMg > GUESSED_SHARE * state.cooked.glutamateMg
   return {
@@ -217,7 +203,7 @@ export function readFamily(
       const share = knownShare([ratio.input], state)
       if (share < LEAST_KNOWN) return []
       const value = now.ratios[index] ?? 0
-      const bounds = windowOf(ratio, original)
+      const bounds = windowOf(ratio, goal)
       const unknown = share < WELL_KNOWN ? UNKNOWN_WINDOWS * (1 - share) * (bounds.high - bounds.low) : 0
       return [
         {
@@ -240,30 +226,9 @@ export function readFamily(
       const sd = Math.hypot(spread?.attributes[index] ?? calibrations.get(id)?.sd ?? model, unknown)
       const isPartly =
         share < WELL_KNOWN || (isGuessed && inputs.some((one) => inputOf(one).knows === 'umami'))
-      return [reachOf(now.attributes[index] ?? 0, original, id, sd, isPartly ? 'partly' : 'known')]
+      return [reachOf(now.attributes[index] ?? 0, goal, id, sd, isPartly ? 'partly' : 'known')]
     }),
   }
 }
 /** More of the glutamate than this guessed by class, umami is said to be partly known. */
 const GUESSED_SHARE = 0.5
-
-/**
- * Importance-weighted distance to the original over the attributes that are predicted.
- * @returns 0 is a match, above 2 a different food; null where none of the important ones is predicted
- * @source score = sum(w max(0, |gap| - 1)) / sum(w); practice
- */
-export function distanceTo(
-  original: Original | null,
-  attributes: readonly AttributeReading[],
-): number | null {
-  if (original === null) return null
-  let sum = 0
-  let weights = 0
-  for (const { id, gap, target } of attributes) {
-    const weight = original.importance[id] ?? 0
-    if (weight === 0 || target === null) continue
-    sum += weight * Math.abs(gap)
-    weights += weight
-  }
-  return weights === 0 ? null : sum / weights
-}

@@ -1,13 +1,13 @@
 import { assess, closeness, nextAct } from '@frijol/core/assess'
 import { indexFoods } from '@frijol/core/measure'
 import type { Assessment } from '@frijol/core/model'
-import { libraryFrom, withOwn } from '@frijol/library/from'
+import { libraryFrom, withOriginals, withOwn } from '@frijol/library/from'
 import { useAssessed } from './assessed'
 import { type Engine, useKitchenStore } from './kitchen'
 import { useOpenDish } from './openDish'
 import { watchWeighings } from './weighings'
 
-export const engine: Engine = { assess, nextAct, closeness, indexFoods, libraryFrom, withOwn }
+export const engine: Engine = { assess, nextAct, closeness, indexFoods, libraryFrom, withOwn, withOriginals }
 
 /** After this long without a change, ms, the hand rests: a pause between words, not between letters. */
 const REST_MS = 250

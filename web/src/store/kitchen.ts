@@ -1,7 +1,7 @@
 import type { assess, closeness, nextAct } from '@frijol/core/assess'
 import type { indexFoods, LineReader } from '@frijol/core/measure'
 import { defaultKitchen, type Ingredient, Kitchen, type Library, type OperationId } from '@frijol/core/model'
-import type { libraryFrom, withOwn } from '@frijol/library/from'
+import type { libraryFrom, withOriginals, withOwn } from '@frijol/library/from'
 import { original } from 'immer'
 import { create } from 'zustand'
 import { type BadRow, KITCHEN_ID, kitchenRepository, openStorage, type StorageKind } from '../data'
@@ -15,6 +15,7 @@ export interface Engine {
   readonly indexFoods: typeof indexFoods
   readonly libraryFrom: typeof libraryFrom
   readonly withOwn: typeof withOwn
+  readonly withOriginals: typeof withOriginals
 }
 
 interface KitchenState {

@@ -3,8 +3,8 @@ import { fetchLibrary, type OwnFoods, readOwnFoods, watchOwnFoods } from '../dat
 import { type Engine, openKitchen, useKitchenStore } from './kitchen'
 
 const foodsKey = (own: readonly Ingredient[]): string => JSON.stringify(own)
-/** What the library is made of, once it has arrived. */
-let shipped: { library: Library; engine: Engine } | null = null
+/** What the library is made of, once it has arrived; `withFoods` holds one's own foods, too. */
+let shipped: { library: Library; engine: Engine; withFoods: Library } | null = null
 
 /** Sets the library of the shipped foods and one's own. */
 function takeFoods({ own, bad }: OwnFoods): void {
@@ -13,8 +13,9 @@ function takeFoods({ own, bad }: OwnFoods): void {
   if (state.library !== null && foodsKey(own) === foodsKey(state.own) && bad.length === state.badFoods.length)
     return
   const { engine } = shipped
-  const library = engine.withOwn(shipped.library, own)
   const { kitchen } = state
+  shipped.withFoods = engine.withOwn(shipped.library, own)
+  const library = engine.withOriginals(shipped.withFoods, kitchen.originals)
   const index = engine.indexFoods(library.ingredients.values(), kitchen.names)
   useKitchenStore.setState({
     own,
@@ -24,6 +25,12 @@ function takeFoods({ own, bad }: OwnFoods): void {
     reader: { index, ingredients: library.ingredients, kitchen },
   })
 }
+
+/** The kitchen's own originals stand beside the shipped ones. */
+useKitchenStore.subscribe(({ kitchen, library }, before) => {
+  if (shipped === null || library === null || kitchen.originals === before.kitchen.originals) return
+  useKitchenStore.setState({ library: shipped.engine.withOriginals(shipped.withFoods, kitchen.originals) })
+})
 
 let stopFollowing: (() => void) | undefined
 
@@ -54,7 +61,7 @@ export async function loadKitchen(): Promise<void> {
     readOwnFoods(),
     openKitchen(),
   ])
-  shipped = { library, engine }
+  shipped = { library, engine, withFoods: library }
   takeFoods(foods)
   startEngine()
   stopFollowing?.()

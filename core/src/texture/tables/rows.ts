@@ -1,5 +1,5 @@
-import type { AttributeId } from '../../model'
-import type { AttributeTable, RatioTable, Term, Window } from '../family'
+import type { AttributeId, RatioWindow } from '../../model'
+import type { AttributeTable, RatioTable, Term } from '../family'
 import type { InputId } from '../inputs'
 import { richness, saltiness, umami } from './shared'
 export { saltRatio } from './shared'
@@ -45,7 +45,7 @@ export const ratio = (
   source: string,
   more: Pick<RatioTable, 'followsOriginal' | 'onlyAbove'> = {},
 ): RatioTable => {
-  const window: Window = { low, bestLow, bestHigh, high }
+  const window: RatioWindow = { low, bestLow, bestHigh, high }
   return { id, label, unit, input, window, raise, lower, source, ...more }
 }
 

@@ -1,4 +1,5 @@
-import { type AttributeTable, type RatioTable, term, type Window } from '../family'
+import type { RatioWindow } from '../../model'
+import { type AttributeTable, type RatioTable, term } from '../family'
 
 /** Attributes that every savoury family shares. */
 export const saltiness: AttributeTable = {
@@ -47,7 +48,7 @@ export const smoothRichness: AttributeTable = {
 }
 
 /** All-source salt of the cooked part. */
-export const saltRatio = (window: Window): RatioTable => ({
+export const saltRatio = (window: RatioWindow): RatioTable => ({
   id: 'salt',
   label: 'Salt, all sources',
   unit: '%',

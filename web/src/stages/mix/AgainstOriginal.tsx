@@ -43,7 +43,7 @@ export function AgainstOriginal({ part, reading }: { part: Part; reading: PartAs
   const original = part.originalId === null ? null : (library.originals.get(part.originalId) ?? null)
   if (reading.attributes.length === 0) return <NothingRead part={part} />
   const { distance } = reading
-  const { counts, off, rest } = readingOrder(reading.attributes, original)
+  const { counts, off, rest } = readingOrder(reading.attributes)
   return (
     <Card className="px-3.5 py-3">
       <CardTitle

@@ -52,13 +52,16 @@ function keyed(list: readonly Json[]): ReadonlyMap<string, Json> | null {
   return items
 }
 
+/** A range is one thing: the low end of one side with the high end of the other could cross. */
+const isRange = (fields: Fields): boolean => 'low' in fields && 'high' in fields
+
 const same = (a: Maybe, b: Maybe): boolean => a === b || (a !== ABSENT && b !== ABSENT && equal(a, b))
 
 /** One place of the document: what neither, one or both sides changed. */
 function mergeAt(base: Maybe, mine: Maybe, theirs: Maybe, path: readonly string[], context: Context): Maybe {
   if (same(mine, theirs) || same(base, theirs)) return mine
   if (same(base, mine)) return theirs
-  if (isFields(mine) && isFields(theirs))
+  if (isFields(mine) && isFields(theirs) && !isRange(mine))
     return mergeFields(isFields(base) ? base : {}, mine, theirs, path, context)
   if (Array.isArray(mine) && Array.isArray(theirs)) {
     const merged = mergeLists(Array.isArray(base) ? base : [], mine, theirs, path, context)
