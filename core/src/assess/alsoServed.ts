@@ -1,10 +1,16 @@
-import { NO_SETTINGS, type Original, type Step, type StepUse } from '../model'
 import { madeOf, type PartRun, runPart } from '../process'
-import { compile } from '../program'
+import { compile, type Granted } from '../program'
 import type { ResolvedLine } from '../composition'
-import type { Kitchen, Library, Part } from '../model'
+import {
+  type Kitchen,
+  type Library,
+  NO_SETTINGS,
+  type Original,
+  type Part,
+  type Step,
+  type StepUse,
+} from '../model'
 import { familyTable, type FamilyTable, type Goal, goalOf } from '../texture'
-import type { PartInput } from './workPart'
 
 /** The part in its second state: chilled as long as it rests, and read against the original that it stands for then. */
 export interface SecondState {
@@ -12,6 +18,15 @@ export interface SecondState {
   readonly table: FamilyTable
   readonly goal: Goal
   readonly original: Original
+}
+
+/** What a part is worked out from; of the parts that it takes, their run. */
+interface SecondInput {
+  readonly part: Part
+  readonly lines: readonly ResolvedLine[]
+  readonly uses: readonly (readonly StepUse[])[]
+  readonly granted: Granted
+  readonly others: readonly { readonly method: PartRun }[]
 }
 
 /** Cold of a fridge, C. @source local food codes: 5 C or below */
@@ -47,7 +62,7 @@ function restTakes({ steps }: Part, lines: readonly ResolvedLine[]): StepUse[] {
  * Works a part out in the second way in which it is served.
  * @returns null where it is served in one way, or its second original is not in the library
  */
-export function secondState(input: PartInput, library: Library, kitchen: Kitchen): SecondState | null {
+export function secondState(input: SecondInput, library: Library, kitchen: Kitchen): SecondState | null {
   const { part, lines, uses, granted, others } = input
   const also = part.alsoServed
   const original = also === null ? undefined : library.originals.get(also.originalId)

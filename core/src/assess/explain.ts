@@ -5,7 +5,7 @@ import type { Asked, Explanation, PortionFigure } from './explanation'
 import { explainReading } from './explainReading'
 import { explainStep } from './explainStep'
 import { workDish } from './workDish'
-import type { PartWork } from './workPart'
+import { inSecondState, type PartWork } from './workPart'
 
 const round = (value: number, digits = 3): string => String(Number(value.toPrecision(digits)))
 const MOST_INPUTS = 8
@@ -111,7 +111,9 @@ export function explain(dish: Dish, library: Library, kitchen: Kitchen, asked: A
             ).find(({ assessment }) => assessment.partId === changed.id),
           )
     }
-    default:
-      return explainReading(work, asked.kind, asked.id)
+    default: {
+      const asServed = asked.isSecond === true ? inSecondState(work) : work
+      return asServed === null ? null : explainReading(asServed, asked.kind, asked.id)
+    }
   }
 }

@@ -1,7 +1,13 @@
 /** Which figure is asked about. */
 export type Asked =
   | { readonly kind: 'line'; readonly partId: string; readonly lineId: string }
-  | { readonly kind: 'ratio' | 'attribute'; readonly partId: string; readonly id: string }
+  | {
+      readonly kind: 'ratio' | 'attribute'
+      readonly partId: string
+      readonly id: string
+      /** Asked of the second way in which the part is served. */
+      readonly isSecond?: boolean
+    }
   | { readonly kind: 'step'; readonly partId: string; readonly stepId: string }
   | { readonly kind: 'portion'; readonly nutrient: PortionFigure }
 

@@ -42,6 +42,8 @@ export interface PartWork {
   readonly goal: Goal
   readonly assessment: PartAssessment
   readonly findings: readonly Found[]
+  /** The part as it is served the second way; null where it is served in one. */
+  readonly second: SecondState | null
   /** Share of each other part that this one takes, by its id. */
   readonly takes: ReadonlyMap<string, number>
   /** The standard deviations are those of an earlier assessment. */
@@ -244,8 +246,23 @@ function work(input: PartInput, library: Library, kitchen: Kitchen, before: Part
     goal,
     assessment,
     findings: askedInstead(findings, method),
+    second,
     takes,
     isBetween: before !== null,
+  }
+}
+
+/** A part in its second state, as a part of its own: what is asked of the first can be asked of it. */
+export function inSecondState(work: PartWork): PartWork | null {
+  const { second, assessment } = work
+  if (second === null || assessment.also === null) return null
+  const { family, ratios, attributes, massG, originalId, originalName } = assessment.also
+  return {
+    ...work,
+    state: second.method.state,
+    method: second.method,
+    goal: second.goal,
+    assessment: { ...assessment, family, ratios, attributes, originalId, originalName, cookedMassG: massG },
   }
 }
 
@@ -275,7 +292,7 @@ function settled(known: PartWork, input: PartInput, library: Library, kitchen: K
   const spreads = spreadsOf(method, judgedBy(input, assessment.rawMassG), goal)
   const second = assessment.also === null ? null : secondState(input, library, kitchen)
   const also = second === null ? null : secondReading(second, null)
-  return { ...known, assessment: { ...assessment, ...spreads, also }, isBetween: false }
+  return { ...known, second, assessment: { ...assessment, ...spreads, also }, isBetween: false }
 }
 
 /**

@@ -23,6 +23,7 @@ export {
   windowOf,
 } from './goal'
 export { type Input, type InputId, INPUTS, inputOf, isInput, type Served } from './inputs'
+export { type OwnOriginal, ownOriginal } from './ownOriginal'
 export { readFamily, type Readings, served, type Spread, spreadOf, type Values, valuesOf } from './readings'
 export { fall, peak, rise, smoothFloor } from './responses'
 export {

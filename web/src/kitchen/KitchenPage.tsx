@@ -5,6 +5,7 @@ import { Card, CardTitle, Field, NumberField, SelectInput, TextInput } from '../
 import { BackupCard } from './BackupCard'
 import { EquipmentCard } from './EquipmentCard'
 import { LearnedCard } from './LearnedCard'
+import { OriginalsCard } from './OriginalsCard'
 import { WordsCard } from './WordsCard'
 
 const REGIONS: Record<MeasureRegion, string> = {
@@ -121,6 +122,7 @@ export function KitchenPage() {
           </Card>
           <LearnedCard kitchen={kitchen} />
           <WordsCard kitchen={kitchen} />
+          <OriginalsCard />
           <BackupCard />
         </div>
         <EquipmentCard equipment={kitchen.equipment} onChange={set} />

@@ -1,4 +1,6 @@
+export { AttributeWords } from './AttributeWords'
 export { BesideOriginal } from './BesideOriginal'
 export { OriginalProfile } from './OriginalProfile'
+export { OwnOriginalSheet } from './OwnOriginalSheet'
 export { ProteinLine } from './ProteinLine'
 export { useLikelyOriginals } from './useLikelyOriginals'

@@ -1,5 +1,5 @@
 import type { Aim, Dish, FormulaLine, Ingredient, Original, Part, StepUse, Trial } from '@frijol/core/model'
-import { blankPart } from '@frijol/core/model'
+import { blankPart, nothingMoved } from '@frijol/core/model'
 import type { Draft } from 'immer'
 import { newId } from './ids'
 import { inPart } from './inPart'
@@ -121,7 +121,10 @@ export const chooseOriginal = (partId: string, original: Original | null): Comma
   label: original === null ? 'clear the original' : `aim at ${original.name.toLowerCase()}`,
   apply: inPart(partId, (part) => {
     part.originalId = original?.id ?? null
-    part.family = original?.family ?? null
+    const family = original?.family ?? null
+    // What was moved was moved from the original before; windows belong to the family.
+    part.moved = { ...nothingMoved(), windows: part.family === family ? part.moved.windows : {} }
+    part.family = family
   }),
 })
 

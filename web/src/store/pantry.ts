@@ -8,7 +8,7 @@ import { changeKitchen, useKitchenStore } from './kitchen'
 import { refreshFoods } from './load'
 import { useOpenDish } from './openDish'
 
-const ownId = (): string =>
+export const ownId = (): string =>
   `own-${newId()
     .toLowerCase()
     .replace(/[^a-z0-9]/g, 'x')}`

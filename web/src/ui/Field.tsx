@@ -8,6 +8,10 @@ export interface FieldProps {
   label: string
   hint?: ReactNode
   error?: string | null
+  /** The label is spoken, not shown. */
+  isLabelHidden?: boolean
+  /** One line in small type. */
+  isLabelSmall?: boolean
   children: (props: {
     id: string
     'aria-describedby': string | undefined
@@ -17,13 +21,27 @@ export interface FieldProps {
 }
 
 /** A label with its control, hint and error, tied together for reading aloud. */
-export function Field({ label, hint, error, children, className }: FieldProps) {
+export function Field({
+  label,
+  hint,
+  error,
+  isLabelHidden = false,
+  isLabelSmall = false,
+  children,
+  className,
+}: FieldProps) {
   const id = useId()
   const isWrong = error !== undefined && error !== null
   const describes = hint !== undefined || isWrong ? `${id}-note` : undefined
   return (
     <div className={className}>
-      <label htmlFor={id} className="mb-1 block text-[13px] font-semibold text-ink-2">
+      <label
+        htmlFor={id}
+        className={clsx(
+          isLabelHidden ? 'sr-only' : 'block text-ink-2',
+          isLabelSmall ? 'truncate text-xs' : 'mb-1 text-[13px] font-semibold',
+        )}
+      >
         {label}
       </label>
       {children({ id, 'aria-describedby': describes, 'aria-invalid': isWrong })}
@@ -57,10 +75,21 @@ export interface NumberFieldProps {
   /** Returns what is wrong with a number, or null. An empty field is null. */
   onChange: (value: number | null) => string | null
   className?: string
+  isLabelHidden?: boolean
+  isLabelSmall?: boolean
 }
 
 /** A number that is kept as it is typed while it is not yet valid. A decimal comma is understood. */
-export function NumberField({ label, unit, hint, value, onChange, className }: NumberFieldProps) {
+export function NumberField({
+  label,
+  unit,
+  hint,
+  value,
+  onChange,
+  className,
+  isLabelHidden = false,
+  isLabelSmall = false,
+}: NumberFieldProps) {
   /** What is being typed; null shows the value itself. */
   const [draft, setDraft] = useState<string | null>(null)
   const [error, setError] = useState<string | null>(null)
@@ -76,6 +105,8 @@ export function NumberField({ label, unit, hint, value, onChange, className }: N
       label={unit === undefined ? label : `${label}, ${unit}`}
       hint={hint}
       error={error}
+      isLabelHidden={isLabelHidden}
+      isLabelSmall={isLabelSmall}
       {...(className === undefined ? {} : { className })}
     >
       {(props) => (

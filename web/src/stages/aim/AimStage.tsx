@@ -1,17 +1,34 @@
 import { useState } from 'react'
-import { commands, run, useDish, useLibrary } from '../../store'
-import { OriginalProfile } from '../../original'
-import { Button, Card, CardTitle, Field, Sheet, TextArea, TextInput } from '../../ui'
+import type { Original, Part } from '@frijol/core/model'
+import { commands, goalCommands, run, useDish, useLibrary } from '../../store'
+import { Card, CardTitle, Field, Sheet, TextArea, TextInput } from '../../ui'
+import { AimPart } from './AimPart'
 import { ChooseOriginal } from './ChooseOriginal'
 import { Exclusions } from './Exclusions'
 import { Limits } from './Limits'
+import { Without } from './Without'
+
+interface Choosing {
+  readonly partId: string
+  readonly which: 'first' | 'second'
+}
+
+/** A night in the cold, unless it is said otherwise, h. */
+const USUAL_COLD_H = 12
+function choose(part: Part, which: Choosing['which'], original: Original | null): void {
+  if (which === 'first') run(commands.chooseOriginal(part.id, original))
+  else {
+    const coldH = part.alsoServed?.coldH ?? USUAL_COLD_H
+    run(goalCommands.serveAlso(part.id, original === null ? null : { originalId: original.id, coldH }))
+  }
+}
 
 /** Aim: what is to be matched, and what may not be done. */
 export function AimStage() {
   const dish = useDish()
   const library = useLibrary()
-  const [choosingFor, setChoosingFor] = useState<string | null>(null)
-  const choosing = dish.parts.find(({ id }) => id === choosingFor)
+  const [choosing, setChoosing] = useState<Choosing | null>(null)
+  const part = dish.parts.find(({ id }) => id === choosing?.partId)
   const setText = (field: 'matters' | 'never', value: string) =>
     run(
       commands.changeAim(
@@ -25,37 +42,14 @@ export function AimStage() {
   return (
     <div className="grid items-start gap-4 pb-6 lg:grid-cols-[1fr_400px]">
       <div className="grid gap-4">
-        {dish.parts.map((part) => {
-          const original = part.originalId === null ? undefined : library.originals.get(part.originalId)
-          return (
-            <Card key={part.id} className="p-4" aria-label={`Original of ${part.name}`}>
-              <div className="mb-2 flex flex-wrap items-center gap-3">
-                <div className="min-w-0 flex-1">
-                  <div className="text-[13px] text-ink-2">{part.name} is to match</div>
-                  <h2 className="m-0 text-lg">{original?.name ?? 'nothing yet'}</h2>
-                </div>
-                <Button
-                  tone={original === undefined ? 'primary' : 'plain'}
-                  onClick={() => setChoosingFor(part.id)}
-                >
-                  {original === undefined ? 'Choose the original' : 'Choose another'}
-                </Button>
-              </div>
-              {original === undefined ? (
-                <p className="m-0 text-sm text-ink-2">
-                  Choose the food that this part replaces. Its bite, juice and salt become the bands that
-                  every trial is read against.
-                </p>
-              ) : (
-                <OriginalProfile original={original} />
-              )}
-            </Card>
-          )
-        })}
+        {dish.parts.map((part) => (
+          <AimPart key={part.id} part={part} onChoose={(which) => setChoosing({ partId: part.id, which })} />
+        ))}
       </div>
       <div className="grid gap-4">
         <Limits />
         <Exclusions />
+        <Without />
         <Card className="grid gap-3 p-4">
           <CardTitle title="In words" />
           <Field label="Menu it belongs to">
@@ -100,18 +94,18 @@ export function AimStage() {
         </Card>
       </div>
       <Sheet
-        title="Which original?"
-        description="41 foods with their texture, taste and composition."
-        isOpen={choosingFor !== null}
-        onClose={() => setChoosingFor(null)}
+        title={choosing?.which === 'second' ? 'Served as what, too?' : 'Which original?'}
+        description={`${library.originals.size} foods with their texture, taste and composition.`}
+        isOpen={choosing !== null}
+        onClose={() => setChoosing(null)}
         width="wide"
       >
-        {choosing !== undefined && (
+        {part !== undefined && choosing !== null && (
           <ChooseOriginal
-            part={choosing}
+            part={part}
             onChosen={(original) => {
-              run(commands.chooseOriginal(choosing.id, original))
-              setChoosingFor(null)
+              choose(part, choosing.which, original)
+              setChoosing(null)
             }}
           />
         )}

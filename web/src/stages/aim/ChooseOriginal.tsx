@@ -1,8 +1,8 @@
 import type { Original, Part } from '@frijol/core/model'
-import { useMemo } from 'react'
-import { useLikelyOriginals } from '../../original'
+import { useMemo, useState } from 'react'
+import { OwnOriginalSheet, useLikelyOriginals } from '../../original'
 import { useLibrary } from '../../store'
-import { Finder } from '../../ui'
+import { Button, Finder } from '../../ui'
 
 export interface ChooseOriginalProps {
   part: Part
@@ -13,6 +13,7 @@ export interface ChooseOriginalProps {
 export function ChooseOriginal({ part, onChosen }: ChooseOriginalProps) {
   const library = useLibrary()
   const likely = useLikelyOriginals(part)
+  const [isMaking, setMaking] = useState(false)
   const groups = useMemo(() => {
     const itemOf = ({ id, name, family, group }: Original) => ({
       id,
@@ -34,11 +35,23 @@ export function ChooseOriginal({ part, onChosen }: ChooseOriginalProps) {
     ]
   }, [library, likely])
   return (
-    <Finder
-      label="Originals"
-      placeholder="Lamb, egg, cheese, cream …"
-      groups={[...groups, { heading: 'None', items: [{ id: 'none', label: 'No original for this part' }] }]}
-      onPick={(id) => onChosen(library.originals.get(id) ?? null)}
-    />
+    <>
+      <Finder
+        label="Originals"
+        placeholder="Lamb, egg, cheese, cream …"
+        groups={[...groups, { heading: 'None', items: [{ id: 'none', label: 'No original for this part' }] }]}
+        onPick={(id) => onChosen(library.originals.get(id) ?? null)}
+      />
+      <Button tone="quiet" className="mt-2" aria-haspopup="dialog" onClick={() => setMaking(true)}>
+        It is none of these: make one of your own
+      </Button>
+      <OwnOriginalSheet
+        original={null}
+        begin={library.originals.get(part.originalId ?? '') ?? likely[0] ?? null}
+        isOpen={isMaking}
+        onClose={() => setMaking(false)}
+        onKept={onChosen}
+      />
+    </>
   )
 }

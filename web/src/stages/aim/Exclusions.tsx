@@ -1,7 +1,7 @@
-import { clsx } from 'clsx'
-import { Toggle } from 'radix-ui'
+import { exclusionName } from '@frijol/core/rules'
+import { useMemo, useState } from 'react'
 import { commands, run, useDish, useLibrary } from '../../store'
-import { Card, CardTitle } from '../../ui'
+import { Button, Card, CardTitle, Finder, Sheet, ToggleChip } from '../../ui'
 
 /** Groups first: what most kitchens exclude. */
 const GROUPS: readonly (readonly [string, string])[] = [
@@ -12,30 +12,35 @@ const GROUPS: readonly (readonly [string, string])[] = [
   ['sesame', 'Sesame'],
   ['animal', 'Animal foods'],
   ['added-oil', 'Added oil'],
+  ['additives', 'Isolates and additives'],
   ['nutritional-yeast', 'Nutritional yeast'],
 ]
+const GROUP_IDS = new Set(GROUPS.map(([id]) => id))
 
-function Exclusion({ label, isOn, onChange }: { label: string; isOn: boolean; onChange: () => void }) {
-  return (
-    <Toggle.Root
-      pressed={isOn}
-      onPressedChange={onChange}
-      className={clsx(
-        'min-h-8 rounded-full border-[1.5px] px-3 text-[13px] font-semibold',
-        isOn
-          ? 'border-adzuki bg-adzuki-soft text-adzuki-deep'
-          : 'border-edge bg-paper text-ink-2 hover:border-ink-2',
-      )}
-    >
-      {isOn ? `no ${label.toLowerCase()}` : label}
-    </Toggle.Root>
+/** Any food by name, to be kept out by itself. */
+function FindFood({ onPick }: { onPick: (id: string) => void }) {
+  const library = useLibrary()
+  const groups = useMemo(
+    () => [
+      {
+        heading: 'Foods',
+        items: [...library.ingredients.values()].map(({ id, name, otherNames }) => ({
+          id,
+          label: name,
+          words: otherNames,
+        })),
+      },
+    ],
+    [library],
   )
+  return <Finder label="Foods" placeholder="Coconut oil, walnuts …" groups={groups} onPick={onPick} />
 }
 
-/** Allergens and diets that the dish may not hold. */
+/** Allergens, kinds of food and single foods that the dish may not hold. */
 export function Exclusions() {
   const { aim } = useDish()
   const library = useLibrary()
+  const [isFinding, setFinding] = useState(false)
   const excluded = new Set(aim.excluded)
   const toggle = (id: string) =>
     run(
@@ -45,30 +50,49 @@ export function Exclusions() {
           : [...draft.excluded, id]
       }),
     )
-  const groupIds = new Set(GROUPS.map(([id]) => id))
   const others = [...library.allergens.values()].filter(
-    ({ id }) => !groupIds.has(id) && !id.startsWith('tree-nut-') && !id.startsWith('gluten-'),
+    ({ id }) => !GROUP_IDS.has(id) && !id.startsWith('tree-nut-') && !id.startsWith('gluten-'),
+  )
+  const foods = aim.excluded.filter((id) => !GROUP_IDS.has(id) && !library.allergens.has(id))
+  const chip = (id: string, label: string) => (
+    <ToggleChip key={id} isOn={excluded.has(id)} onChange={() => toggle(id)}>
+      {excluded.has(id) ? `no ${label.toLowerCase()}` : label}
+    </ToggleChip>
   )
   return (
     <Card className="p-4">
-      <CardTitle title="Kept out" aside={excluded.size === 0 ? 'nothing yet' : `${excluded.size} excluded`} />
+      <CardTitle
+        title="Never in it"
+        aside={excluded.size === 0 ? 'nothing yet' : `${excluded.size} kept out`}
+      />
       <div className="flex flex-wrap gap-1.5">
-        {GROUPS.map(([id, label]) => (
-          <Exclusion key={id} label={label} isOn={excluded.has(id)} onChange={() => toggle(id)} />
-        ))}
+        {GROUPS.map(([id, label]) => chip(id, label))}
+        {foods.map((id) => chip(id, exclusionName(id, library)))}
       </div>
-      <details className="mt-2">
+      <Button tone="quiet" className="mt-1.5 min-h-7" aria-haspopup="dialog" onClick={() => setFinding(true)}>
+        Keep out a food
+      </Button>
+      <details className="mt-1">
         <summary className="text-[13px] text-ink-2">Other allergens</summary>
-        <div className="mt-2 flex flex-wrap gap-1.5">
-          {others.map(({ id, name }) => (
-            <Exclusion key={id} label={name} isOn={excluded.has(id)} onChange={() => toggle(id)} />
-          ))}
-        </div>
+        <div className="mt-2 flex flex-wrap gap-1.5">{others.map(({ id, name }) => chip(id, name))}</div>
       </details>
       <p className="m-0 mt-2 text-xs text-ink-2">
         From the library’s allergens. Check every label: traces and recipes change. Follow your local food
         code.
       </p>
+      <Sheet
+        title="Which food is never in it?"
+        isOpen={isFinding}
+        onClose={() => setFinding(false)}
+        width="wide"
+      >
+        <FindFood
+          onPick={(id) => {
+            if (!excluded.has(id)) toggle(id)
+            setFinding(false)
+          }}
+        />
+      </Sheet>
     </Card>
   )
 }

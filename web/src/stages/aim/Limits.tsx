@@ -2,7 +2,19 @@ import { Aim } from '@frijol/core/model'
 import { commands, run, useDish, useKitchenStore } from '../../store'
 import { Card, CardTitle, NumberField } from '../../ui'
 
-/** Portions, portion mass and the three limits of a portion. */
+const LIMITS: readonly (readonly [name: keyof Aim['limits'], label: string, unit: string])[] = [
+  ['sodiumMgMax', 'Sodium, at most', 'mg'],
+  ['saturatedFatGMax', 'Saturated fat, at most', 'g'],
+  ['proteinGMin', 'Protein, at least', 'g'],
+  ['fibreGMin', 'Fibre, at least', 'g'],
+  ['energyKcalMin', 'Energy, at least', 'kcal'],
+  ['energyKcalMax', 'Energy, at most', 'kcal'],
+  ['totalMinMax', 'Whole time, at most', 'min'],
+  ['handsMinMax', 'Hands, at most', 'min'],
+  ['costMax', 'Cost, at most', 'currency'],
+]
+
+/** Portions, portion mass and the limits of a portion and of the method. */
 export function Limits() {
   const { aim } = useDish()
   const currency = useKitchenStore((state) => state.kitchen.currency)
@@ -36,25 +48,16 @@ export function Limits() {
             change({ ...aim, portionMassG: value }, 'set the portion mass', 'portionMassG')
           }
         />
-        <NumberField
-          label="Sodium, at most"
-          unit="mg"
-          value={aim.limits.sodiumMgMax}
-          onChange={limit('sodiumMgMax')}
-        />
-        <NumberField
-          label="Protein, at least"
-          unit="g"
-          value={aim.limits.proteinGMin}
-          onChange={limit('proteinGMin')}
-        />
-        <NumberField
-          label="Cost, at most"
-          unit={currency}
-          value={aim.limits.costMax}
-          onChange={limit('costMax')}
-          hint="From the prices in your pantry."
-        />
+        {LIMITS.map(([name, label, unit]) => (
+          <NumberField
+            key={name}
+            label={label}
+            unit={unit === 'currency' ? currency : unit}
+            value={aim.limits[name]}
+            onChange={limit(name)}
+            {...(name === 'costMax' ? { hint: 'From the prices in your pantry.' } : {})}
+          />
+        ))}
       </div>
     </Card>
   )

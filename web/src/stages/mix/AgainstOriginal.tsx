@@ -15,7 +15,16 @@ const distanceOf = ({ gap, state, value }: AttributeReading): string => {
 const distanceWords = (reading: AttributeReading): string =>
   `${reading.known === 'partly' ? PARTLY : ''}${distanceOf(reading)}`
 
-function Bands({ partId, readings }: { partId: string; readings: readonly AttributeReading[] }) {
+/** Readings as bands; `isSecond` where they are of the second way in which the part is served. */
+export function Bands({
+  partId,
+  readings,
+  isSecond = false,
+}: {
+  partId: string
+  readings: readonly AttributeReading[]
+  isSecond?: boolean
+}) {
   return readings.map((attribute) => (
     <BandAndSeed
       key={attribute.id}
@@ -27,7 +36,7 @@ function Bands({ partId, readings }: { partId: string; readings: readonly Attrib
       spread={attribute.sd}
       band={attribute.target}
       standing={attribute.state}
-      onWhy={() => askWhy({ kind: 'attribute', partId, id: attribute.id })}
+      onWhy={() => askWhy({ kind: 'attribute', partId, id: attribute.id, isSecond })}
     />
   ))
 }

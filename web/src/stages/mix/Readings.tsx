@@ -1,27 +1,18 @@
-import type { Assessment, Part, PartAssessment, RatioReading } from '@frijol/core/model'
+import type { Assessment, Part, PartAssessment } from '@frijol/core/model'
 import { askWhy } from '../../store'
 import { Card, CardTitle, Strip, WindowAndTick } from '../../ui'
 import { FindingsCard } from '../../findings'
 import { AgainstOriginal } from './AgainstOriginal'
+import { AlsoServed } from './AlsoServed'
 import { AtTheCounter } from './AtTheCounter'
+import { OtherParts } from './OtherParts'
+import { ratioMark } from './ratioMark'
 import { Sources } from './Sources'
 
 export interface ReadingsProps {
   part: Part
   reading: PartAssessment
   assessment: Assessment
-}
-
-/** Marks what rests on foods without figures of their own. */
-const PARTLY = '~ '
-const STATES: Record<RatioReading['state'], string> = {
-  in: 'works well',
-  drift: 'works, outside the best range',
-  out: 'outside what works',
-}
-const shownRatio = ({ value, unit, high, known }: RatioReading): string => {
-  const shown = Math.abs(value) < high / 200 ? 0 : Number(value.toPrecision(2))
-  return `${known === 'partly' ? PARTLY : ''}${shown}${unit === '' ? '' : ` ${unit}`}`
 }
 
 /** The readings beside the formula: against the original, water, ratios, findings. */
@@ -36,11 +27,7 @@ export function Readings({ part, reading, assessment }: ReadingsProps) {
             {reading.ratios.map((ratio) => (
               <WindowAndTick
                 key={ratio.id}
-                {...ratio}
-                isLog={ratio.unit === 'Pa·s'}
-                shown={shownRatio(ratio)}
-                words={`${STATES[ratio.state]}${ratio.known === 'partly' ? ', partly known' : ''}`}
-                standing={ratio.state}
+                {...ratioMark(ratio)}
                 onWhy={() => askWhy({ kind: 'ratio', partId: part.id, id: ratio.id })}
               />
             ))}
@@ -48,7 +35,9 @@ export function Readings({ part, reading, assessment }: ReadingsProps) {
         )}
       </Card>
       <AtTheCounter behaviour={reading.behaviour} />
+      {reading.also !== null && <AlsoServed partId={part.id} also={reading.also} />}
       <FindingsCard assessment={assessment} partId={part.id} />
+      <OtherParts partId={part.id} parts={assessment.parts} />
       <Sources />
     </div>
   )

@@ -8,10 +8,13 @@ function summary({ distance, attributes, ratios }: PartAssessment): string {
   const out = ratios.filter(({ state }) => state === 'out').length
   if (distance === null)
     return out === 0 ? 'no original yet' : `${out} ${out === 1 ? 'ratio' : 'ratios'} outside what works`
-  const worst = [...attributes].sort((a, b) => Math.abs(b.gap) - Math.abs(a.gap))[0]
+  const counting = attributes.filter(({ weight }) => weight > 0)
+  const worst = (counting.length > 0 ? counting : [...attributes]).sort(
+    (a, b) => Math.abs(b.gap) - Math.abs(a.gap),
+  )[0]
   const words =
     worst === undefined || worst.gap === 0
-      ? 'all in band'
+      ? 'all that counts is in band'
       : `${attributeName(worst.id)} ${Math.abs(worst.gap).toFixed(1)} ${worst.gap < 0 ? 'low' : 'high'}`
   return `distance ${distance.toFixed(1)} · ${words}`
 }
