@@ -1,4 +1,4 @@
-import type { Dish, Part } from '@frijol/core/model'
+import type { Part } from '@frijol/core/model'
 import { beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import { demoKitchen } from '@frijol/demo'
 import { addDishes } from '../data'

@@ -1,13 +1,20 @@
 import { FAMILIES, type Original, type Part } from '@frijol/core/model'
+import { memo } from 'react'
 import { goalCommands, run, useLibrary } from '../../store'
 import { Button, Card, Field, NumberField, SelectInput } from '../../ui'
 import { Targets } from './Targets'
 import { Windows } from './Windows'
 
+/** Which original of which part is being chosen. */
+export interface Choosing {
+  readonly partId: string
+  readonly which: 'first' | 'second'
+}
+
 export interface AimPartProps {
   part: Part
   /** Opens the choice of the original, or of the second one. */
-  onChoose: (which: 'first' | 'second') => void
+  onChoose: (choosing: Choosing) => void
 }
 
 const familyWords = (id: string): string => id.replaceAll('-', ' ')
@@ -70,7 +77,11 @@ function ReadAs({ part, original, onChoose }: AimPartProps & { original: Origina
       />
       {also === null ? (
         original !== null && (
-          <Button tone="quiet" className="justify-self-start" onClick={() => onChoose('second')}>
+          <Button
+            tone="quiet"
+            className="justify-self-start"
+            onClick={() => onChoose({ partId: part.id, which: 'second' })}
+          >
             It is served a second way, too
           </Button>
         )
@@ -80,7 +91,11 @@ function ReadAs({ part, original, onChoose }: AimPartProps & { original: Origina
             <span>
               Served as <b>{second?.name ?? 'an original that is not here'}</b>, too
             </span>
-            <Button tone="quiet" className="min-h-7" onClick={() => onChoose('second')}>
+            <Button
+              tone="quiet"
+              className="min-h-7"
+              onClick={() => onChoose({ partId: part.id, which: 'second' })}
+            >
               Another
             </Button>
             <Button
@@ -108,7 +123,7 @@ function ReadAs({ part, original, onChoose }: AimPartProps & { original: Origina
 }
 
 /** What one part is to match: its original, how it is read, its bands and windows. */
-export function AimPart({ part, onChoose }: AimPartProps) {
+export const AimPart = memo(function AimPart({ part, onChoose }: AimPartProps) {
   const library = useLibrary()
   const original = part.originalId === null ? null : (library.originals.get(part.originalId) ?? null)
   const { bands, importance, windows, servingTempC } = part.moved
@@ -120,7 +135,10 @@ export function AimPart({ part, onChoose }: AimPartProps) {
           <div className="text-[13px] text-ink-2">{part.name} is to match</div>
           <h2 className="m-0 text-lg">{original?.name ?? 'nothing yet'}</h2>
         </div>
-        <Button tone={original === null ? 'primary' : 'plain'} onClick={() => onChoose('first')}>
+        <Button
+          tone={original === null ? 'primary' : 'plain'}
+          onClick={() => onChoose({ partId: part.id, which: 'first' })}
+        >
           {original === null ? 'Choose the original' : 'Choose another'}
         </Button>
       </div>
@@ -151,4 +169,4 @@ export function AimPart({ part, onChoose }: AimPartProps) {
       </div>
     </Card>
   )
-}
+})

@@ -2,16 +2,11 @@ import { useState } from 'react'
 import type { Original, Part } from '@frijol/core/model'
 import { commands, goalCommands, run, useDish, useLibrary } from '../../store'
 import { Card, CardTitle, Field, Sheet, TextArea, TextInput } from '../../ui'
-import { AimPart } from './AimPart'
+import { AimPart, type Choosing } from './AimPart'
 import { ChooseOriginal } from './ChooseOriginal'
 import { Exclusions } from './Exclusions'
 import { Limits } from './Limits'
 import { Without } from './Without'
-
-interface Choosing {
-  readonly partId: string
-  readonly which: 'first' | 'second'
-}
 
 /** A night in the cold, unless it is said otherwise, h. */
 const USUAL_COLD_H = 12
@@ -43,7 +38,7 @@ export function AimStage() {
     <div className="grid items-start gap-4 pb-6 lg:grid-cols-[1fr_400px]">
       <div className="grid gap-4">
         {dish.parts.map((part) => (
-          <AimPart key={part.id} part={part} onChoose={(which) => setChoosing({ partId: part.id, which })} />
+          <AimPart key={part.id} part={part} onChoose={setChoosing} />
         ))}
       </div>
       <div className="grid gap-4">
