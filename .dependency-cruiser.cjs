@@ -9,6 +9,7 @@ const allowed = {
   program: ['model', 'measure', 'composition', 'reading'],
   process: ['model', 'measure', 'composition', 'reading', 'program'],
   flavour: ['model', 'measure', 'composition', 'program', 'process'],
+  colour: ['model'],
   texture: ['model', 'measure', 'composition', 'program', 'process', 'flavour'],
   nutrition: ['model', 'measure', 'composition', 'program', 'process'],
   rules: [
@@ -30,6 +31,7 @@ const allowed = {
     'program',
     'process',
     'texture',
+    'colour',
     'flavour',
     'nutrition',
     'rules',
@@ -42,6 +44,7 @@ const allowed = {
     'program',
     'process',
     'texture',
+    'colour',
     'flavour',
     'nutrition',
     'rules',

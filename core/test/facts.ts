@@ -63,5 +63,7 @@ export const testFacts: Facts = {
   proteins: new Map(),
   aromas: new Map(),
   solidFats: new Map(),
+  colours: new Map(),
+  traces: new Map(),
   usual: new Map([['vegetable', { glutamateMg: 40, glutamateSd: 35, sodiumMostMg: 300 }]]),
 }

@@ -221,6 +221,8 @@ export const mince: Original = {
     saltiness: 4,
   },
   importance: { richness: 3, crumbliness: 3, umami: 2, chewiness: 2 },
+  colour: { site: 'crumb surface, browned', lab: [40, 8, 13] },
+  traces: null,
   source: 'made up for tests',
   confidence: 'B',
 }

@@ -19,6 +19,8 @@ export function factsFrom(stored: StoredFacts): Facts {
     proteins: new Map(stored.proteins),
     aromas: new Map(stored.aromas),
     solidFats: new Map(stored.solidFats),
+    colours: new Map(stored.colours),
+    traces: new Map(stored.traces),
     cultures: new Map(stored.cultures.map((culture) => [culture.id, culture])),
   }
 }

@@ -14,6 +14,8 @@ import { workDish } from './workDish'
 export interface ProteinReading {
   readonly pdcaas: number
   readonly stricter: number
+  /** 1 = 100 %. */
+  readonly diaas: number
   readonly limiting: ScoredAminoAcid
   /** Kind of protein that would complement it; null where none would by much. */
   readonly complement: ProteinClass | null
@@ -71,7 +73,7 @@ export function proteinOf(
     if (fact === undefined) continue
     const own = ownPattern(line)
     isTypical ||= own === null
-    known.push({ proteinG, digestibility: fact.digestibility, mgPerG: own ?? fact.mgPerG })
+    known.push({ proteinG, digestibility: fact.digestibility, ileal: fact.ileal, mgPerG: own ?? fact.mgPerG })
   }
   const knownG = known.reduce((sum, { proteinG }) => sum + proteinG, 0)
   const quality = proteinQuality(known)

@@ -16,6 +16,8 @@ export const Totals = z.strictObject({
   carbohydrateG: figure,
   sugarsG: figure,
   fibreG: figure,
+  alcoholG: figure,
+  organicAcidG: figure,
   sodiumMg: figure,
   potassiumMg: figure,
   calciumMg: figure,

@@ -121,6 +121,31 @@ export type ScoredAminoAcid = (typeof SCORED_AMINO_ACIDS)[number]
 export interface ProteinFact {
   readonly mgPerG: Readonly<Record<ScoredAminoAcid, number>>
   readonly digestibility: number
+  /** Share of lysine, of the sulphur amino acids and of the others that is taken up by the end of the small bowel, 0 to 1. */
+  readonly ileal: { readonly lys: number; readonly saa: number; readonly others: number }
+  readonly source: string
+}
+
+/** What heat and acid do something to. */
+export const PIGMENTS = ['betalain', 'anthocyanin', 'chlorophyll', 'carotenoid', 'curcumin'] as const
+export type Pigment = (typeof PIGMENTS)[number]
+
+/** Colour of a food as it is, CIE L*, a*, b*, and how strongly a gram of its solids tints a mix. */
+export interface ColourFact {
+  readonly lab: readonly [l: number, a: number, b: number]
+  readonly strength: number
+  readonly pigment: Pigment | null
+}
+
+/** Trace nutrients of 100 g of a food's dry matter. */
+export interface TraceFact {
+  readonly zincMg: number
+  readonly seleniumUg: number
+  readonly iodineUg: number
+  readonly iodineLowUg: number
+  readonly iodineHighUg: number
+  /** 0 for all plants, algae and fungi that are not fortified. */
+  readonly b12Ug: number
   readonly source: string
 }
 
@@ -139,4 +164,7 @@ export interface Facts {
   readonly aromas: ReadonlyMap<string, readonly number[]>
   /** Share of the food's fat that is solid at each of FAT_TEMPS, 0 to 1; foods without a row are oil. */
   readonly solidFats: ReadonlyMap<string, readonly number[]>
+  /** By food id, else by "class:" and its class. */
+  readonly colours: ReadonlyMap<string, ColourFact>
+  readonly traces: ReadonlyMap<string, TraceFact>
 }

@@ -41,17 +41,21 @@ export {
   type Aroma,
   AROMAS,
   type ClassUsual,
+  type ColourFact,
   type Culture,
   type Facts,
   FAT_TEMPS,
   type FoodFact,
   type ParticleFact,
+  type Pigment,
+  PIGMENTS,
   type ProteinFact,
   REFUSE_PARTS,
   type RefusePart,
   SCORED_AMINO_ACIDS,
   type ScoredAminoAcid,
   type StarchFact,
+  type TraceFact,
 } from './facts'
 export type { Allergen, Conversion, Library, ProcessLaw, RateConstant, YieldRow } from './library'
 export {

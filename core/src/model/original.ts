@@ -80,6 +80,24 @@ export const Original = z.strictObject({
   viscosityPaS: range.nullable(),
   attributes: z.partialRecord(AttributeId, z.number().min(0).max(10)),
   importance: z.partialRecord(AttributeId, z.number().min(1).max(3)),
+  /** CIE L*, a*, b* of the surface that was looked at, D65. */
+  colour: z
+    .strictObject({ site: z.string(), lab: z.tuple([z.number(), z.number(), z.number()]) })
+    .nullable()
+    .default(null),
+  /** Minerals and B12 of 100 g as served. */
+  traces: z
+    .strictObject({
+      ironMg: z.number(),
+      calciumMg: z.number(),
+      potassiumMg: z.number(),
+      zincMg: z.number(),
+      seleniumUg: z.number(),
+      iodineUg: z.number(),
+      b12Ug: z.number(),
+    })
+    .nullable()
+    .default(null),
   source: z.string(),
   confidence: z.enum(['A', 'B', 'C']),
 })

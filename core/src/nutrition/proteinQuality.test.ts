@@ -2,10 +2,15 @@ import { describe, expect, it } from 'vitest'
 import type { ScoredAminoAcid } from '../model'
 import { complementOf, type Protein, proteinQuality } from './proteinQuality'
 
-const of = (proteinG: number, digestibility: number, values: readonly number[]): Protein => {
+const of = (
+  proteinG: number,
+  digestibility: number,
+  values: readonly number[],
+  ileal = { lys: 0.86, saa: 0.9, others: 0.88 },
+): Protein => {
   const [his = 0, ile = 0, leu = 0, lys = 0, saa = 0, aaa = 0, thr = 0, trp = 0, val = 0] = values
   const mgPerG: Record<ScoredAminoAcid, number> = { his, ile, leu, lys, saa, aaa, thr, trp, val }
-  return { proteinG, digestibility, mgPerG }
+  return { proteinG, digestibility, ileal, mgPerG }
 }
 const gluten = (grams: number) => of(grams, 0.98, [21, 37, 69, 17, 38, 85, 25, 9, 39])
 const chickpea = (grams: number) => of(grams, 0.85, [27.5, 43, 71, 67, 26.5, 78.5, 37, 9.6, 42])
@@ -15,6 +20,8 @@ describe('proteinQuality', () => {
     const quality = proteinQuality([gluten(20)])
     expect(quality?.pdcaas).toBeCloseTo(0.2872, 4)
     expect(quality?.limiting).toBe('lys')
+    // Digestible lysine 14.62 mg of the 48 of the later pattern.
+    expect(quality?.diaas).toBeCloseTo(14.62 / 48, 4)
   })
   it('of chickpea is 0.74, for want of tryptophan', () => {
     expect(proteinQuality([chickpea(1)])?.pdcaas).toBeCloseTo(0.7418, 4)
@@ -42,7 +49,12 @@ describe('proteinQuality', () => {
 })
 
 describe('complementOf', () => {
-  const fact = ({ mgPerG, digestibility }: Protein) => ({ mgPerG, digestibility, source: 'test' })
+  const fact = ({ mgPerG, digestibility, ileal }: Protein) => ({
+    mgPerG,
+    digestibility,
+    ileal,
+    source: 'test',
+  })
   const classes = new Map([
     ['gluten', fact(gluten(1))],
     ['pulse', fact(chickpea(1))],

@@ -101,7 +101,6 @@ export function sumCooked(
   return { massG, values, cost, atLeast }
 }
 
-/** Adds the sums of parts. */
 /** A share of what was summed. @param share 0 to 1 */
 export function shareOfSums(sums: Sums, share: number): Sums {
   const values: Record<Summed, number | null> = { ...sums.values }
@@ -112,6 +111,7 @@ export function shareOfSums(sums: Sums, share: number): Sums {
   return { ...sums, massG: sums.massG * share, values, cost: sums.cost === null ? null : sums.cost * share }
 }
 
+/** Adds the sums of parts. */
 export function addSums(all: readonly Sums[]): Sums {
   const values: Record<Summed, number | null> = { ...NOTHING_KNOWN }
   const atLeast = new Set<string>()
@@ -129,8 +129,13 @@ export function addSums(all: readonly Sums[]): Sums {
   return { massG, values, cost, atLeast }
 }
 
+/** What a food's energy is made of, g; what is null besides protein, fat and carbohydrate counts as none. */
+export type Energetic = Readonly<
+  Record<'proteinG' | 'fatG' | 'carbohydrateG' | 'fibreG' | 'alcoholG' | 'organicAcidG', number | null>
+>
+
 /** Energy by the EU factors, kcal; null unless protein, fat and carbohydrate are known. */
-export function energyKcal(values: Sums['values']): number | null {
+export function energyKcal(values: Energetic): number | null {
   const { proteinG, fatG, carbohydrateG, fibreG, alcoholG, organicAcidG } = values
   if (proteinG === null || fatG === null || carbohydrateG === null) return null
   const e = ENERGY_KCAL_PER_G
@@ -165,6 +170,8 @@ export function totalsPer(sums: Sums, basis: number, massG: number): Totals {
     carbohydrateG: divided(values.carbohydrateG),
     sugarsG: divided(values.sugarsG),
     fibreG: divided(values.fibreG),
+    alcoholG: divided(values.alcoholG),
+    organicAcidG: divided(values.organicAcidG),
     sodiumMg: divided(values.sodiumMg),
     potassiumMg: divided(values.potassiumMg),
     calciumMg: divided(values.calciumMg),

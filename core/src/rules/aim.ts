@@ -218,13 +218,14 @@ export function timeFindings({ limits }: Aim, time: PartTime): Found[] {
   )
 }
 
-/** Steps that need equipment which the aim does without. */
+/** Steps that need equipment which the aim does without; a tray needs its oven. */
 export function equipmentFindings(
   { without }: Aim,
   steps: readonly { readonly stepId: string; readonly name: string; readonly kind: EquipmentKind | null }[],
 ): Found[] {
-  return steps.flatMap(({ stepId, name, kind }): Found[] =>
-    kind === null || !without.includes(kind)
+  return steps.flatMap(({ stepId, name, kind: vessel }): Found[] => {
+    const kind = vessel === 'tray' ? 'oven' : vessel
+    return kind === null || !without.includes(kind)
       ? []
       : [
           {
@@ -234,6 +235,6 @@ export function equipmentFindings(
             message: `${name} is done in the ${kind.replaceAll('-', ' ')}, which this dish is to do without.`,
             remedy: 'Another way to do the step, or change the aim.',
           },
-        ],
-  )
+        ]
+  })
 }

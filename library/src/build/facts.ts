@@ -7,7 +7,10 @@ import {
   type Culture,
   FAT_TEMPS,
   FoodClass,
+  type ColourFact,
   type ParticleFact,
+  PIGMENTS,
+  type TraceFact,
   ProteinClass,
   type ProteinFact,
   REFUSE_PARTS,
@@ -37,6 +40,8 @@ export interface StoredFacts {
   readonly proteins: readonly (readonly [ProteinClass, ProteinFact])[]
   readonly aromas: readonly (readonly [foodId: string, doses: readonly number[]])[]
   readonly solidFats: readonly (readonly [foodId: string, shares: readonly number[]])[]
+  readonly colours: readonly (readonly [key: string, fact: ColourFact])[]
+  readonly traces: readonly (readonly [key: string, fact: TraceFact])[]
 }
 
 const data = (name: string): URL => new URL(`../../data/${name}`, import.meta.url)
@@ -101,6 +106,11 @@ const proteinOf = (row: Row): readonly [ProteinClass, ProteinFact] => [
       number
     >,
     digestibility: needed(row, 'digestibility'),
+    ileal: {
+      lys: needed(row, 'ileal_lys'),
+      saa: needed(row, 'ileal_saa'),
+      others: needed(row, 'ileal_others'),
+    },
     source: row['source'] ?? '',
   },
 ]
@@ -114,6 +124,28 @@ const solidFatOf = (row: Row): readonly [string, number[]] => [
   FAT_TEMPS.map((tempC) => needed(row, `sfc_${tempC}`) / 100),
 ]
 
+const colourOf = (row: Row): readonly [string, ColourFact] => [
+  row['key'] ?? '',
+  {
+    lab: [needed(row, 'lab_l'), needed(row, 'lab_a'), needed(row, 'lab_b')],
+    strength: needed(row, 'strength'),
+    pigment: (row['pigment'] ?? '') === '' ? null : oneOf(row, 'pigment', PIGMENTS),
+  },
+]
+const traceOf = (row: Row): readonly [string, TraceFact] => [
+  row['key'] ?? '',
+  {
+    zincMg: needed(row, 'zinc_mg'),
+    seleniumUg: needed(row, 'selenium_ug'),
+    iodineUg: needed(row, 'iodine_ug'),
+    iodineLowUg: needed(row, 'iodine_low_ug'),
+    iodineHighUg: needed(row, 'iodine_high_ug'),
+    b12Ug: needed(row, 'b12_ug'),
+    source: row['source'] ?? '',
+  },
+]
+const CLASS_KEYS: ReadonlySet<string> = new Set(FoodClass.options.map((id) => `class:${id}`))
+
 /** Reads every facts table; throws where a row names no food or holds no figure that it needs. */
 export function readFacts(foodIds: ReadonlySet<string>): StoredFacts {
   const refuse = new Map(readTable(data('refuse.csv')).map((row) => [row['id'] ?? '', row]))
@@ -121,7 +153,13 @@ export function readFacts(foodIds: ReadonlySet<string>): StoredFacts {
   const agents = readTable(data('agents.csv')).map(agentOf)
   const aromas = readTable(data('aromas.csv')).map(aromasOf)
   const solidFats = readTable(data('fats.csv')).map(solidFatOf)
-  const named = [...agents.map(({ foodId }) => foodId), ...[...aromas, ...solidFats].map(([id]) => id)]
+  const colours = readTable(data('colours.csv')).map(colourOf)
+  const traces = readTable(data('traces.csv')).map(traceOf)
+  const named = [
+    ...agents.map(({ foodId }) => foodId),
+    ...[...aromas, ...solidFats].map(([id]) => id),
+    ...[...colours, ...traces].map(([key]) => key).filter((key) => !CLASS_KEYS.has(key)),
+  ]
   for (const id of [...rows.keys(), ...refuse.keys(), ...named])
     if (!foodIds.has(id)) throw new Error(`facts: no food ${id}`)
   return {
@@ -166,5 +204,7 @@ export function readFacts(foodIds: ReadonlySet<string>): StoredFacts {
     proteins: readTable(data('proteins.csv')).map(proteinOf),
     aromas,
     solidFats,
+    colours,
+    traces,
   }
 }

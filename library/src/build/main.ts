@@ -51,7 +51,10 @@ const foods = new Map(ingredients.map((ingredient) => [ingredient.id, ingredient
 const yields = readYields(data('yields.csv'), foods)
 const rates = fitRates(yields, cookedWater(conversions, foods), readKin(data('group-kin.csv')))
 const facts = readFacts(new Set(foods.keys()))
-const originals = readTable(data('originals.csv')).map(originalFrom)
+const traces = byId(readTable(data('original-traces.csv')))
+const originals = readTable(data('originals.csv')).map((row) =>
+  originalFrom(row, traces.get(row['id'] ?? '')),
+)
 
 const known = new Set(allergens.map(({ id }) => id))
 const faults = [

@@ -10,8 +10,18 @@ const range = (row: Row, column: string) => {
   }
 }
 
-/** One row of originals.csv. Blank attributes stay out: they do not apply to that food. */
-export function originalFrom(row: Row): Original {
+const TRACES = [
+  ['ironMg', 'iron_mg'],
+  ['calciumMg', 'calcium_mg'],
+  ['potassiumMg', 'potassium_mg'],
+  ['zincMg', 'zinc_mg'],
+  ['seleniumUg', 'selenium_ug'],
+  ['iodineUg', 'iodine_ug'],
+  ['b12Ug', 'b12_ug'],
+] as const
+
+/** One row of originals.csv, with its row of original-traces.csv. Blank attributes stay out: they do not apply to that food. */
+export function originalFrom(row: Row, traces: Row | undefined): Original {
   const viscosity = numberIn(row, 'apparent_viscosity_pa_s')
   return Original.parse({
     id: row['id'],
@@ -46,6 +56,17 @@ export function originalFrom(row: Row): Original {
         return [attribute, Number(weight)]
       }),
     ),
+    colour:
+      numberIn(row, 'lab_l') === null
+        ? null
+        : {
+            site: row['colour_site'],
+            lab: [numberIn(row, 'lab_l'), numberIn(row, 'lab_a'), numberIn(row, 'lab_b')],
+          },
+    traces:
+      traces === undefined
+        ? null
+        : Object.fromEntries(TRACES.map(([name, column]) => [name, numberIn(traces, column)])),
     source: row['source'],
     confidence: row['confidence'],
   })

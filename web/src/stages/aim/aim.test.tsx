@@ -1,12 +1,34 @@
-import { demoKitchen } from '@frijol/demo'
 import { render, screen, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { MemoryRouter } from 'react-router'
 import { beforeAll, beforeEach, describe, expect, it } from 'vitest'
-import { addDishes } from '../../data'
-import { closeDish, loadKitchen, openDish, useOpenDish } from '../../store'
+import {
+  closeDish,
+  commands,
+  importText,
+  loadKitchen,
+  openDish,
+  run,
+  useKitchenStore,
+  useOpenDish,
+} from '../../store'
 import { useAssessed } from '../../store/assessed'
 import { AimStage } from './AimStage'
+
+const MINCE = `# Mince layer
+
+## Ingredients
+
+- 340 g cooked lentils
+- 100 g walnuts
+- 45 g vital wheat gluten
+- 20 g coconut oil
+
+## Method
+
+1. Pulse the walnuts and lentils, then mix in the rest.
+2. Roast at 190 °C for 25 minutes.
+`
 
 const partNow = () => {
   const [part] = useOpenDish.getState().value?.parts ?? []
@@ -19,19 +41,18 @@ const readingNow = (id: string) =>
 beforeAll(loadKitchen)
 beforeEach(async () => {
   await closeDish()
-  const [moussaka] = demoKitchen().dishes
-  if (moussaka === undefined) throw new Error('no demo dish')
-  const dish = structuredClone(moussaka)
-  // One part: looking for a role among many sliders is slow here.
-  await addDishes([{ ...dish, parts: dish.parts.slice(0, 1), id: 'aim-test' }], [])
-  await openDish('aim-test')
+  const read = await importText(MINCE)
+  if (!read.ok) throw new Error(read.issues[0]?.message)
+  await openDish(read.value[0]?.id ?? '')
+  const lamb = useKitchenStore.getState().library?.originals.get('lamb_mince') ?? null
+  run(commands.chooseOriginal(partNow().id, lamb))
   render(
     <MemoryRouter>
       <AimStage />
     </MemoryRouter>,
   )
 })
-const card = () => within(screen.getByLabelText('Original of Mince layer'))
+const card = () => within(screen.getByLabelText(/^Original of/))
 
 describe('Aim', () => {
   it('moves a band by keyboard, and the readings follow', async () => {
@@ -88,7 +109,7 @@ describe('Aim', () => {
     await user.click(screen.getByRole('button', { name: /^oven$/i }))
     const rules = useAssessed.getState().assessment?.findings.map(({ rule }) => rule)
     expect(rules).toContain('limit-saturated-fat')
-    expect(useOpenDish.getState().value?.aim.without).toEqual(['oven'])
+    expect(rules).toContain('without-equipment')
     await user.click(screen.getByRole('button', { name: 'Isolates and additives' }))
     expect(useOpenDish.getState().value?.aim.excluded).toContain('additives')
   })

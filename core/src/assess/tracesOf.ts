@@ -1,0 +1,91 @@
+import type { Dish, Ingredient, Kitchen, Library, TraceFact } from '../model'
+import { workDish } from './workDish'
+import type { PartWork } from './workPart'
+
+/** Trace nutrients of a part as served; each a low and a high end where foods differ much. */
+export interface TraceReading {
+  readonly zincMg: number
+  readonly seleniumUg: number
+  readonly iodineUg: number
+  readonly iodineLowUg: number
+  readonly iodineHighUg: number
+  /** From fortified and animal foods alone. */
+  readonly b12Ug: number
+  /** Share of the solids whose food has a row of its own, 0 to 1: the rest is by class. */
+  readonly ownShare: number
+}
+
+const NAMES = ['zincMg', 'seleniumUg', 'iodineUg', 'iodineLowUg', 'iodineHighUg', 'b12Ug'] as const
+/** Water of a food of which none is stated, share. Practice. */
+const USUAL_WATER = 0.5
+
+const factOf = ({ facts }: Library, { id, foodClass }: Ingredient): [TraceFact | undefined, boolean] => {
+  const own = facts.traces.get(id)
+  return own === undefined ? [facts.traces.get(`class:${foodClass}`), false] : [own, true]
+}
+
+interface Sum {
+  readonly values: Record<(typeof NAMES)[number], number>
+  solidsG: number
+  ownG: number
+}
+
+/** What steps left of what dissolves, by potassium, and of what stays in the flesh, by calcium, 0 to 1. */
+function keptShares(work: PartWork): { dissolving: number; staying: number } {
+  const share = (nutrient: 'potassiumMg' | 'calciumMg'): number => {
+    let raw = 0
+    for (const { food, mass } of work.lines)
+      raw += ((food?.per100g[nutrient] ?? 0) * (mass?.value ?? 0)) / 100
+    // What was taken of other parts is in the sums as well: it leaches like the rest.
+    const left = work.sums.values[nutrient] ?? 0
+    return raw > 0 ? Math.min(1, left / raw) : 1
+  }
+  return { dissolving: share('potassiumMg'), staying: share('calciumMg') }
+}
+
+function sumOf(work: PartWork, works: readonly PartWork[], library: Library, depth = 0): Sum {
+  const sum: Sum = {
+    values: { zincMg: 0, seleniumUg: 0, iodineUg: 0, iodineLowUg: 0, iodineHighUg: 0, b12Ug: 0 },
+    solidsG: 0,
+    ownG: 0,
+  }
+  const { dissolving, staying } = keptShares(work)
+  for (const { food, mass } of work.lines) {
+    if (food === null || mass === null || mass.value <= 0) continue
+    const { waterG } = food.per100g
+    const solidsG = mass.value * Math.max(0, waterG === null ? 1 - USUAL_WATER : 1 - waterG / 100)
+    const [fact, isOwn] = factOf(library, food)
+    sum.solidsG += solidsG
+    if (isOwn) sum.ownG += solidsG
+    if (fact === undefined) continue
+    for (const name of NAMES)
+      sum.values[name] += (fact[name] * solidsG * (name === 'zincMg' ? staying : dissolving)) / 100
+  }
+  if (depth > works.length) return sum
+  for (const [id, share] of work.takes) {
+    const other = works.find(({ assessment }) => assessment.partId === id)
+    if (other === undefined || share <= 0) continue
+    const of = sumOf(other, works, library, depth + 1)
+    for (const name of NAMES) sum.values[name] += share * of.values[name]
+    sum.solidsG += share * of.solidsG
+    sum.ownG += share * of.ownG
+  }
+  return sum
+}
+
+/**
+ * Trace nutrients of a whole part, by the dry matter of its foods and what its steps leached.
+ * @returns null for a part that is not there, or has no solids
+ */
+export function tracesOf(
+  dish: Dish,
+  partId: string,
+  library: Library,
+  kitchen: Kitchen,
+): TraceReading | null {
+  const works = workDish(dish, library, kitchen)
+  const work = works.find(({ assessment }) => assessment.partId === partId)
+  if (work === undefined) return null
+  const { values, solidsG, ownG } = sumOf(work, works, library)
+  return solidsG > 0 ? { ...values, ownShare: ownG / solidsG } : null
+}

@@ -1,0 +1,2 @@
+export { beside, type Coloured, colourWords, deltaE, hexOf, type Lab, mixed } from './mix'
+export { BROWNED, brownShare, type Cooked, coloursOf } from './pigments'
