@@ -65,5 +65,7 @@ export const testFacts: Facts = {
   solidFats: new Map(),
   colours: new Map(),
   traces: new Map(),
+  pungency: new Map(),
+  beany: new Map(),
   usual: new Map([['vegetable', { glutamateMg: 40, glutamateSd: 35, sodiumMostMg: 300 }]]),
 }

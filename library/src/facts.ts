@@ -21,6 +21,8 @@ export function factsFrom(stored: StoredFacts): Facts {
     solidFats: new Map(stored.solidFats),
     colours: new Map(stored.colours),
     traces: new Map(stored.traces),
+    pungency: new Map(stored.pungency),
+    beany: new Map(stored.beany),
     cultures: new Map(stored.cultures.map((culture) => [culture.id, culture])),
   }
 }

@@ -34,6 +34,18 @@ const MILK = '600 ml soy milk / 40 g plain flour / 30 g olive oil / 60 g raw cas
 describe('what the steps of a method take', () => {
   it.each([
     [
+      'a method that begins by joining and names nothing joins all that nothing later names',
+      MILK,
+      'Whisk together until smooth. / Simmer for 5 minutes. / Stir in the salt.',
+      ['olive oil, plain flour, raw cashews, soy milk', '<1', '<2, salt'],
+    ],
+    [
+      'but not where it begins with some other thing',
+      MILK,
+      'Whisk a slurry. / Simmer the soy milk for 5 minutes.',
+      ['', 'soy milk'],
+    ],
+    [
       'a lot goes on through steps that name nothing',
       BASE,
       'Mash the beans. / Knead for 3 minutes. / Rest 10 minutes.',

@@ -3,7 +3,7 @@ import { dishOf, partOf } from '../../test/dishes'
 import { mince, testKitchen, testLibrary } from '../../test/foods'
 import type { AttributeId, AttributeReading } from '../model'
 import { assess } from './assess'
-import { besideOriginal } from './besideOriginal'
+import { besideOriginal, standingOf } from './besideOriginal'
 import { explain } from './explain'
 import { likelyOriginals } from './likelyOriginals'
 import { readingOrder } from './readingOrder'
@@ -64,6 +64,7 @@ describe('besideOriginal', () => {
       'Fat',
       'Saturated fat',
       'Carbohydrate',
+      'Fibre',
       'Sodium',
     ])
     const protein = rows.get('Protein')
@@ -71,6 +72,24 @@ describe('besideOriginal', () => {
     expect(protein?.change).toBeCloseTo((protein?.mine ?? 0) - mince.proteinPct.typical, 9)
     expect(protein?.isWithin).toBe(false)
     expect(besideOriginal({ ...part, cookedMassG: 0 }, mince)).toEqual([])
+    const portion = new Map(besideOriginal(part, mince, 50).map((row) => [row.label, row]))
+    expect(portion.get('Protein')?.mine).toBeCloseTo((protein?.mine ?? 0) / 2, 9)
+    expect(portion.get('Protein')?.theirs.typical).toBeCloseTo(mince.proteinPct.typical / 2, 9)
+  })
+  // A portion of 85 g of a plant mince beside beef: corrected protein, iron, zinc, B12, saturated fat, sodium, fibre.
+  it.each([
+    [14 * 0.59, 22 * 0.92, 'proteinG', 'good', 'lost'],
+    [3.1, 2.2, 'ironMg', 'good', 'gained'],
+    [1.4, 5.3, 'zincMg', 'good', 'lost'],
+    [0, 2.4, 'b12Ug', 'good', 'lost'],
+    [0.6, 5.8, 'saturatedFatG', 'limited', 'better'],
+    [135, 65, 'sodiumMg', 'limited', 'worse'],
+    [5.6, 0, 'fibreG', 'good', 'gained'],
+    [20, 19, 'seleniumUg', 'good', null],
+    [2, 1, 'sodiumMg', 'limited', null],
+    [null, 5, 'ironMg', 'good', null],
+  ] as const)('%s beside %s of %s (%s) is %s', (mine, theirs, figure, kind, expected) => {
+    expect(standingOf(mine, theirs, figure, kind)).toBe(expected)
   })
 })
 

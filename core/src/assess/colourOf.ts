@@ -10,8 +10,8 @@ import {
   mixed,
 } from '../colour'
 import type { ColourFact, Dish, Ingredient, Kitchen, Library } from '../model'
+import { foodsIn } from './foodsIn'
 import { workDish } from './workDish'
-import type { PartWork } from './workPart'
 
 /** What a part looks like, by its foods, its heat and its acid. */
 export interface ColourReading {
@@ -37,30 +37,11 @@ export interface ColourReading {
 
 /** How far a colour by rule of mixing is from a photograph, delta E. @source batch spread of dL 5, da 3, db 5 and the rule's own; practice */
 const COLOUR_SD = 7
-/** Water of a food of which none is stated, share. Practice. */
-const USUAL_WATER = 0.5
 /** Surfaces that were looked at from outside. */
 const OUTSIDE = /brown|sear|grill|crust|skin|outer|slice face/u
 
 function factOf({ facts }: Library, food: Ingredient): ColourFact | undefined {
   return facts.colours.get(food.id) ?? facts.colours.get(`class:${food.foodClass}`)
-}
-
-/** Solids of every food of a part, with its share of what it takes of others, g. */
-function solidsIn(work: PartWork, works: readonly PartWork[], share = 1, depth = 0): [Ingredient, number][] {
-  const own = work.lines.flatMap(({ food, mass }): [Ingredient, number][] => {
-    if (food === null || mass === null || mass.value <= 0) return []
-    const { waterG } = food.per100g
-    const solid = waterG === null ? 1 - USUAL_WATER : 1 - waterG / 100
-    return [[food, share * mass.value * Math.max(0, solid)]]
-  })
-  // Rings of parts are cut where they are worked out; this ends all the same.
-  if (depth > works.length) return own
-  const taken = [...work.takes].flatMap(([id, of]) => {
-    const other = works.find(({ assessment }) => assessment.partId === id)
-    return other === undefined || of <= 0 ? [] : solidsIn(other, works, share * of, depth + 1)
-  })
-  return [...own, ...taken]
 }
 
 /**
@@ -76,15 +57,16 @@ export function colourOf(
   const works = workDish(dish, library, kitchen)
   const work = works.find(({ assessment }) => assessment.partId === partId)
   if (work === undefined) return null
-  const solids = solidsIn(work, works)
+  const foods = foodsIn(work, works)
   const { state, goal } = work
   const cooked = { peakC: state.peakC, pH: state.pH.value }
   const paste = (of: typeof cooked | null): Lab | null =>
     mixed(
-      solids.flatMap(([food, solidsG]): Coloured[] => {
+      foods.flatMap(({ food, solidsG }): Coloured[] => {
         const fact = factOf(library, food)
         return fact === undefined ? [] : coloursOf(fact, solidsG, of)
       }),
+      of === null ? 0 : state.overrunPct,
     )
   const before = paste(null)
   const inside = paste(cooked)

@@ -25,7 +25,10 @@ export {
   type ReadWritten,
   WELL_READ_SHARE,
 } from './reading'
-export { type BesideRow, besideOriginal } from './besideOriginal'
+export { type BesideRow, besideOriginal, type BesideStanding, standingOf } from './besideOriginal'
 export { type ReadingOrder, readingOrder } from './readingOrder'
 export { likelyOriginals } from './likelyOriginals'
+export { colourOf, type ColourReading } from './colourOf'
+export { flavourOf, type FlavourReading, type TasteSource } from './flavourOf'
+export { type TraceReading, tracesOf } from './tracesOf'
 export { proteinOf, type ProteinReading } from './proteinOf'

@@ -1,4 +1,5 @@
 import type { Dish, Ingredient, Kitchen, Library, TraceFact } from '../model'
+import { foodsIn } from './foodsIn'
 import { workDish } from './workDish'
 import type { PartWork } from './workPart'
 
@@ -16,18 +17,10 @@ export interface TraceReading {
 }
 
 const NAMES = ['zincMg', 'seleniumUg', 'iodineUg', 'iodineLowUg', 'iodineHighUg', 'b12Ug'] as const
-/** Water of a food of which none is stated, share. Practice. */
-const USUAL_WATER = 0.5
 
 const factOf = ({ facts }: Library, { id, foodClass }: Ingredient): [TraceFact | undefined, boolean] => {
   const own = facts.traces.get(id)
   return own === undefined ? [facts.traces.get(`class:${foodClass}`), false] : [own, true]
-}
-
-interface Sum {
-  readonly values: Record<(typeof NAMES)[number], number>
-  solidsG: number
-  ownG: number
 }
 
 /** What steps left of what dissolves, by potassium, and of what stays in the flesh, by calcium, 0 to 1. */
@@ -43,36 +36,6 @@ function keptShares(work: PartWork): { dissolving: number; staying: number } {
   return { dissolving: share('potassiumMg'), staying: share('calciumMg') }
 }
 
-function sumOf(work: PartWork, works: readonly PartWork[], library: Library, depth = 0): Sum {
-  const sum: Sum = {
-    values: { zincMg: 0, seleniumUg: 0, iodineUg: 0, iodineLowUg: 0, iodineHighUg: 0, b12Ug: 0 },
-    solidsG: 0,
-    ownG: 0,
-  }
-  const { dissolving, staying } = keptShares(work)
-  for (const { food, mass } of work.lines) {
-    if (food === null || mass === null || mass.value <= 0) continue
-    const { waterG } = food.per100g
-    const solidsG = mass.value * Math.max(0, waterG === null ? 1 - USUAL_WATER : 1 - waterG / 100)
-    const [fact, isOwn] = factOf(library, food)
-    sum.solidsG += solidsG
-    if (isOwn) sum.ownG += solidsG
-    if (fact === undefined) continue
-    for (const name of NAMES)
-      sum.values[name] += (fact[name] * solidsG * (name === 'zincMg' ? staying : dissolving)) / 100
-  }
-  if (depth > works.length) return sum
-  for (const [id, share] of work.takes) {
-    const other = works.find(({ assessment }) => assessment.partId === id)
-    if (other === undefined || share <= 0) continue
-    const of = sumOf(other, works, library, depth + 1)
-    for (const name of NAMES) sum.values[name] += share * of.values[name]
-    sum.solidsG += share * of.solidsG
-    sum.ownG += share * of.ownG
-  }
-  return sum
-}
-
 /**
  * Trace nutrients of a whole part, by the dry matter of its foods and what its steps leached.
  * @returns null for a part that is not there, or has no solids
@@ -86,6 +49,18 @@ export function tracesOf(
   const works = workDish(dish, library, kitchen)
   const work = works.find(({ assessment }) => assessment.partId === partId)
   if (work === undefined) return null
-  const { values, solidsG, ownG } = sumOf(work, works, library)
-  return solidsG > 0 ? { ...values, ownShare: ownG / solidsG } : null
+  const kept = new Map<PartWork, ReturnType<typeof keptShares>>(works.map((one) => [one, keptShares(one)]))
+  const sum = { zincMg: 0, seleniumUg: 0, iodineUg: 0, iodineLowUg: 0, iodineHighUg: 0, b12Ug: 0 }
+  let wholeG = 0
+  let ownG = 0
+  for (const { food, solidsG, from } of foodsIn(work, works)) {
+    const [fact, isOwn] = factOf(library, food)
+    wholeG += solidsG
+    if (isOwn) ownG += solidsG
+    if (fact === undefined) continue
+    const { dissolving, staying } = kept.get(from) ?? { dissolving: 1, staying: 1 }
+    for (const name of NAMES)
+      sum[name] += (fact[name] * solidsG * (name === 'zincMg' ? staying : dissolving)) / 100
+  }
+  return wholeG > 0 ? { ...sum, ownShare: ownG / wholeG } : null
 }

@@ -39,10 +39,11 @@ const reflectance = (ratio: number): number => 1 + ratio - Math.sqrt(ratio * rat
 
 /**
  * The colour of foods mixed as pastes: absorption over scattering adds up by weight, in three bands of light.
+ * @param overrunPct air whipped in, % more volume: bubbles scatter, and whiten
  * @returns null where nothing has a weight
  * @source Kubelka and Munk 1931, in linear sRGB; weights are practice
  */
-export function mixed(colours: readonly Coloured[]): Lab | null {
+export function mixed(colours: readonly Coloured[], overrunPct = 0): Lab | null {
   const whole = colours.reduce((sum, { weight }) => sum + weight, 0)
   if (whole <= 0) return null
   const sums = [0, 0, 0]
@@ -50,7 +51,7 @@ export function mixed(colours: readonly Coloured[]): Lab | null {
     channels(lab).forEach((value, at) => {
       sums[at] = (sums[at] ?? 0) + (weight / whole) * absorption(value)
     })
-  const [r = 1, g = 1, b = 1] = sums.map((ratio) => reflectance(ratio))
+  const [r = 1, g = 1, b = 1] = sums.map((ratio) => reflectance(ratio / (1 + overrunPct / 100)))
   return labOf([r, g, b])
 }
 

@@ -1,2 +1,3 @@
+export { BEANY_NOTICED, beanyLeft, type BeanyInputs, beanyWords, heatWords } from './bite'
 export { richness, SALT_PER_SODIUM, saltiness, saltPct, umamiOf, umamiScore } from './taste'
 export { equivalentUmami, type UmamiInputs } from './umami'

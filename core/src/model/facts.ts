@@ -167,4 +167,8 @@ export interface Facts {
   /** By food id, else by "class:" and its class. */
   readonly colours: ReadonlyMap<string, ColourFact>
   readonly traces: ReadonlyMap<string, TraceFact>
+  /** What bites, as mg of capsaicin in a gram of the food; foods without a row do not bite. */
+  readonly pungency: ReadonlyMap<string, number>
+  /** Beany and grassy notes of a gram of solids, raw ground soy = 1; by food id, else by "class:" and its class. */
+  readonly beany: ReadonlyMap<string, number>
 }

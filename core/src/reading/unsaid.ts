@@ -20,6 +20,22 @@ const STARTS: ReadonlySet<OperationId> = new Set([
   'freeze-thaw',
 ])
 
+/** A method may begin with these and name nothing: they are done with all that nothing later names. */
+const JOINS: ReadonlySet<OperationId> = new Set([
+  'mix',
+  'blend',
+  'knead',
+  'whip',
+  'mash',
+  'simmer',
+  'thicken',
+  'coagulate',
+])
+/** What may stand behind a verb that has no object: how, where, how long. */
+const NO_OBJECT =
+  /^\s*(?:$|[.,;:(]|\d|(?:well|together|until|till|to|in|into|for|on|over|with|at|by|using|thoroughly|briefly|gently|lightly|smooth|it|all|up|quickly|hard|everything|and|then)\b)/iu
+const IS_JOINED = /\btogether\b|\bcombine\b/iu
+
 const SEASONING =
   /^(?:[\d\s./½¼]*(?:tsp|pinch|g)?\s*)?(?:\w+ ){0,2}(?:salt|pepper|salt and (?:\w+ ){0,2}pepper)\b/iu
 const SALTED = /\bsalt(?:ed|y)\s+(?:\w+\s+)?water\b/iu
@@ -83,7 +99,10 @@ export function takeUnsaid(t: Taking): void {
     const rest = t.doing.parsed.bare.slice(t.doing.main.verbTo, t.doing.main.to)
     const object = /^\s*(?:the|a|an|your)\s+([\p{L}-]+)\s*([\p{L}-]*)/iu.exec(rest)
     const isOther = object !== null && ![object[1], object[2]].some((word) => isGeneric(word ?? ''))
-    if (!isOther && first !== undefined && (STARTS.has(t.operation) || lines.length === 1))
+    const text = t.doing.parsed.bare.slice(t.doing.from, t.doing.to)
+    if (JOINS.has(t.operation) && NO_OBJECT.test(rest) && (t.operation !== 'mash' || IS_JOINED.test(text)))
+      for (const of of unused.filter((one) => !t.isLater(one))) t.line(of, null, 'object')
+    else if (!isOther && first !== undefined && (STARTS.has(t.operation) || lines.length === 1))
       t.line(first, null, 'object')
   }
 }

@@ -42,6 +42,8 @@ export interface StoredFacts {
   readonly solidFats: readonly (readonly [foodId: string, shares: readonly number[]])[]
   readonly colours: readonly (readonly [key: string, fact: ColourFact])[]
   readonly traces: readonly (readonly [key: string, fact: TraceFact])[]
+  readonly pungency: readonly (readonly [foodId: string, mgPerG: number])[]
+  readonly beany: readonly (readonly [key: string, perG: number])[]
 }
 
 const data = (name: string): URL => new URL(`../../data/${name}`, import.meta.url)
@@ -144,6 +146,10 @@ const traceOf = (row: Row): readonly [string, TraceFact] => [
     source: row['source'] ?? '',
   },
 ]
+const doseOf = (row: Row, key: string, column: string): readonly [string, number] => [
+  row[key] ?? '',
+  needed(row, column),
+]
 const CLASS_KEYS: ReadonlySet<string> = new Set(FoodClass.options.map((id) => `class:${id}`))
 
 /** Reads every facts table; throws where a row names no food or holds no figure that it needs. */
@@ -155,10 +161,12 @@ export function readFacts(foodIds: ReadonlySet<string>): StoredFacts {
   const solidFats = readTable(data('fats.csv')).map(solidFatOf)
   const colours = readTable(data('colours.csv')).map(colourOf)
   const traces = readTable(data('traces.csv')).map(traceOf)
+  const pungency = readTable(data('pungency.csv')).map((row) => doseOf(row, 'id', 'mg_per_g'))
+  const beany = readTable(data('beany.csv')).map((row) => doseOf(row, 'key', 'per_g_solids'))
   const named = [
     ...agents.map(({ foodId }) => foodId),
-    ...[...aromas, ...solidFats].map(([id]) => id),
-    ...[...colours, ...traces].map(([key]) => key).filter((key) => !CLASS_KEYS.has(key)),
+    ...[...aromas, ...solidFats, ...pungency].map(([id]) => id),
+    ...[...colours, ...traces, ...beany].map(([key]) => key).filter((key) => !CLASS_KEYS.has(key)),
   ]
   for (const id of [...rows.keys(), ...refuse.keys(), ...named])
     if (!foodIds.has(id)) throw new Error(`facts: no food ${id}`)
@@ -206,5 +214,7 @@ export function readFacts(foodIds: ReadonlySet<string>): StoredFacts {
     solidFats,
     colours,
     traces,
+    pungency,
+    beany,
   }
 }

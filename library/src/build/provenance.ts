@@ -30,6 +30,8 @@ export const FACT_TABLES = [
   ['proteins', 'amino acids and digestibility of classes of protein, where a food lists none of its own'],
   ['colours', 'colour of a food, how strongly it tints a mix, and its pigment'],
   ['traces', 'zinc, selenium, iodine and B12 of a food’s dry matter, by class where it has no row'],
+  ['pungency', 'what of a food bites, as capsaicin'],
+  ['beany', 'beany and grassy notes of a food’s solids'],
   ['cultures', 'temperature, time and acidity of souring cultures'],
 ] as const
 

@@ -37,16 +37,16 @@ export function ProteinLine({ partId }: { partId: string }) {
         Protein quality is not told: amino acids are known for less than 90 % of the protein.
       </p>
     )
-  const { pdcaas, stricter, limiting, complement, isTypical } = found
+  const { pdcaas, stricter, diaas, limiting, complement, isTypical } = found
   return (
     <p className="m-0 mt-2 text-sm">
       Protein quality <b>{Math.min(1, pdcaas).toFixed(2)}</b> of 1 (PDCAAS; {Math.min(1, stricter).toFixed(2)}{' '}
-      read strictly)
+      read strictly; DIAAS {Math.round(100 * diaas)} %)
       {pdcaas < 1 && <>; first short: {NAMES[limiting]}</>}
       {complement !== null && <>; {KINDS[complement]} would complement it</>}.
       <span className="block text-xs text-ink-2">
-        FAO/WHO 1991{isTypical ? '; some amino acids by the usual pattern of their kind' : ''}. No claim for a
-        label.
+        FAO/WHO 1991 and FAO 2013{isTypical ? '; some amino acids by the usual pattern of their kind' : ''}.
+        No claim for a label.
       </span>
     </p>
   )

@@ -1,5 +1,6 @@
 export { AttributeWords } from './AttributeWords'
 export { BesideOriginal } from './BesideOriginal'
+export { ColourLine } from './ColourLine'
 export { OriginalProfile } from './OriginalProfile'
 export { OwnOriginalSheet } from './OwnOriginalSheet'
 export { ProteinLine } from './ProteinLine'

@@ -2,7 +2,7 @@ import { isInEveryBand, readingOrder } from '@frijol/core/assess'
 import { attributeName, type AttributeReading, type Part, type PartAssessment } from '@frijol/core/model'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { BesideOriginal, OriginalProfile, ProteinLine, useLikelyOriginals } from '../../original'
+import { BesideOriginal, ColourLine, OriginalProfile, ProteinLine, useLikelyOriginals } from '../../original'
 import { askWhy, commands, run, useDish, useLibrary } from '../../store'
 import { BandAndSeed, Button, buttonClass, Card, CardTitle, Sheet } from '../../ui'
 
@@ -81,6 +81,7 @@ export function AgainstOriginal({ part, reading }: { part: Part; reading: PartAs
           ~ partly known: some foods here have no figure of their own, so the whisker is wider.
         </p>
       )}
+      <ColourLine partId={part.id} />
       {original !== null && (
         <>
           <Button className="mt-2" aria-haspopup="dialog" onClick={() => setOpen(true)}>

@@ -5,6 +5,7 @@ import { FindingsCard } from '../../findings'
 import { AgainstOriginal } from './AgainstOriginal'
 import { AlsoServed } from './AlsoServed'
 import { AtTheCounter } from './AtTheCounter'
+import { Flavour } from './Flavour'
 import { OtherParts } from './OtherParts'
 import { ratioMark } from './ratioMark'
 import { Sources } from './Sources'
@@ -37,6 +38,7 @@ export function Readings({ part, reading, assessment }: ReadingsProps) {
       <AtTheCounter behaviour={reading.behaviour} />
       {reading.also !== null && <AlsoServed partId={part.id} also={reading.also} />}
       <FindingsCard assessment={assessment} partId={part.id} />
+      <Flavour partId={part.id} />
       <OtherParts partId={part.id} parts={assessment.parts} />
       <Sources />
     </div>

@@ -1,16 +1,12 @@
 import { contributors } from '@frijol/core/assess'
-import { RadioGroup } from 'radix-ui'
 import { useMemo, useRef, useState } from 'react'
 import { BarChart } from '../../charts'
 import { useDish, useKitchenStore, useLibrary } from '../../store'
-import { Button, Card, CardTitle, useNear, useSettled } from '../../ui'
+import { Card, CardTitle, Choice, useNear, useSettled } from '../../ui'
 
-const FIGURES = [
-  ['sodiumMg', 'Sodium'],
-  ['saturatedFatG', 'Saturated fat'],
-  ['cost', 'Cost'],
-] as const
-type Figure = (typeof FIGURES)[number][0]
+const FIGURES = ['sodiumMg', 'saturatedFatG', 'cost'] as const
+type Figure = (typeof FIGURES)[number]
+const NAMES = { sodiumMg: 'Sodium', saturatedFatG: 'Saturated fat', cost: 'Cost' } as const
 
 const RESTS_MS = 350
 
@@ -52,26 +48,13 @@ function Bars() {
   return (
     <Card className="px-3.5 py-3" aria-label="Where it comes from">
       <CardTitle title="Where it comes from" aside={`${served} a portion`} />
-      <RadioGroup.Root
-        aria-label="Figure"
-        className="mb-2 flex gap-1.5"
-        value={figure}
-        onValueChange={(next) => setFigure(FIGURES.find(([id]) => id === next)?.[0] ?? 'sodiumMg')}
-      >
-        {FIGURES.map(([id, label]) => (
-          <RadioGroup.Item key={id} value={id} asChild>
-            <Button tone={figure === id ? 'primary' : 'plain'} className="min-h-7 px-3">
-              {label}
-            </Button>
-          </RadioGroup.Item>
-        ))}
-      </RadioGroup.Root>
+      <Choice label="Figure" value={figure} options={FIGURES} names={NAMES} onChange={setFigure} />
       {bars.length === 0 ? (
         <p className="m-0 text-sm text-ink-2">
           {figure === 'cost' ? 'No line has a price yet. Set prices in the pantry.' : 'No line has a figure.'}
         </p>
       ) : (
-        <BarChart title={`${figure === 'cost' ? 'Cost' : 'Sodium'} by ingredient`} unit={unit} bars={bars} />
+        <BarChart title={`${NAMES[figure]} by ingredient`} unit={unit} bars={bars} />
       )}
       {left !== null && figure !== 'cost' && (
         <p className="m-0 mt-1 text-[13px] text-ink-2">

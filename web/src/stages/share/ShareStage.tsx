@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { makeBackupFile, useAssessment, useDish } from '../../store'
 import { Button, Card, CardTitle, HeaderActions, saveFile } from '../../ui'
 import { DishCardSheet } from './DishCardSheet'
+import { NutritionCard } from './NutritionCard'
 import { ToBuy } from './ToBuy'
 
 const fileName = (name: string): string =>
@@ -81,6 +82,7 @@ export function ShareStage() {
             />
           </ul>
         </Card>
+        <NutritionCard />
         <ToBuy />
       </div>
     </div>
