@@ -440,4 +440,52 @@ export const RULE_CASES: readonly RuleCase[] = [
     'Blend the beans in a food processor for 3 minutes.',
     'Mash the beans.',
   ),
+  steps(
+    'wood-ear-soaked-long',
+    '20 g dried wood ear / 500 ml water',
+    'Soak the wood ear in the water for 10 hours. / Simmer for 10 minutes.',
+    'Soak the wood ear in the water for 1 hour. / Simmer for 10 minutes.',
+  ),
+  steps(
+    'nuts-soaked-warm',
+    '200 g raw cashews / 400 ml water',
+    'Soak the cashews in the water for 10 hours. / Blend until smooth.',
+    'Soak the cashews in the water in the fridge for 10 hours. / Blend until smooth.',
+  ),
+  steps(
+    'pulse-soaked-warm',
+    '200 g dry chickpeas / 800 ml water',
+    'Soak the chickpeas in the water at 30 °C for 20 hours. / Simmer for 90 minutes.',
+    'Soak the chickpeas in the water at 15 °C for 12 hours. / Simmer for 90 minutes.',
+  ),
+  steps(
+    'soy-milk-underboiled',
+    '150 g dry soybeans / 1 l water',
+    'Soak the soybeans for 8 hours and drain. / Blend the soybeans with the water. / Warm to 70 °C for 5 minutes.',
+    'Soak the soybeans for 8 hours and drain. / Blend the soybeans with the water. / Simmer at 98 °C for 20 minutes.',
+  ),
+  steps(
+    'cassava-not-boiled',
+    '500 g raw cassava / 10 g salt / 30 g olive oil',
+    'Grate the cassava and mix with the salt. / Fry in the olive oil for 6 minutes.',
+    'Boil the cassava for 30 minutes and drain. / Mash with the salt and olive oil.',
+  ),
+  steps(
+    'eaten-raw',
+    '100 g bean sprouts / 200 g tofu / 10 ml soy sauce',
+    'Mix the bean sprouts, tofu and soy sauce.',
+    'Stir-fry the bean sprouts, tofu and soy sauce over high heat for 5 minutes.',
+  ),
+  steps(
+    'oil-too-hot',
+    '300 g firm tofu / 500 ml sunflower oil',
+    'Deep-fry the tofu in the oil at 200 °C for 4 minutes.',
+    'Deep-fry the tofu in the oil at 175 °C for 4 minutes.',
+  ),
+  steps(
+    'nuts-cultured-raw',
+    '200 g raw cashews / 120 ml water / 20 g live cultured plant yogurt',
+    'Blend the cashews with the water. / Stir in the yogurt. / Culture at 38 °C for 12 hours.',
+    'Boil the cashews in the water for 5 minutes. / Blend until smooth. / Cool to 38 °C. / Stir in the yogurt. / Culture at 38 °C for 12 hours.',
+  ),
 ]

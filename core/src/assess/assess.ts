@@ -14,6 +14,7 @@ import { addSums, shareOfSums, totalsPer } from '../nutrition'
 import {
   byHarm,
   dietsOf,
+  doseFindings,
   equipmentFindings,
   exclusionFindings,
   findingKey,
@@ -21,6 +22,7 @@ import {
   isAnimal,
   limitFindings,
   type PartTime,
+  type PortionFood,
   timeFindings,
   usedUnlisted,
 } from '../rules'
@@ -49,6 +51,16 @@ const usedFoods = (works: readonly PartWork[]): UsedFood[] =>
   works.flatMap(({ lines, assessment }) =>
     lines.flatMap(({ food, line }) =>
       food === null ? [] : [{ food, lineId: line.id, partId: assessment.partId }],
+    ),
+  )
+
+/** What a portion holds of each line, as weighed in. */
+const portionFoods = (dish: Dish, works: readonly PartWork[]): PortionFood[] =>
+  works.flatMap(({ lines }) =>
+    lines.flatMap(({ food, mass, line }): PortionFood[] =>
+      food === null || mass === null
+        ? []
+        : [{ food, lineId: line.id, massG: mass.value / dish.aim.portions }],
     ),
   )
 
@@ -96,6 +108,10 @@ function dishFindings(
       })),
     ).map((found) => placed(found, partId)),
   )
+  const portion = { massG: assessment.perPortion.massG, fibreG: assessment.perPortion.fibreG }
+  const doses = doseFindings(portionFoods(dish, works), library, portion).map((found) =>
+    placed(found, foods.find(({ lineId }) => lineId === found.lineId)?.partId ?? null),
+  )
   const time = timeFindings(dish.aim, wholeTime(works)).map((found) => placed(found, null))
   const names = [dish.name, ...dish.parts.map(({ name }) => name)].join(' ')
   const lines = works.flatMap((work) => work.lines)
@@ -118,7 +134,7 @@ function dishFindings(
             animal.partId,
           ),
         ]
-  return [...exclusions, ...limits, ...equipment, ...time, ...animals, ...missing]
+  return [...doses, ...exclusions, ...limits, ...equipment, ...time, ...animals, ...missing]
 }
 
 /** What steps take as their words say it: what has no mass, and what another part lists, is named as well. */

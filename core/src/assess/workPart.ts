@@ -31,6 +31,7 @@ import {
   waterSlack,
 } from '../texture'
 import { type SecondState, secondState } from './alsoServed'
+import { souringOf } from './souring'
 import { askedInstead } from './asked'
 
 /** All that is known of one part before the dish's aim is looked at. */
@@ -213,7 +214,7 @@ function work(input: PartInput, library: Library, kitchen: Kitchen, before: Part
     ratios: readings.ratios,
     attributes: readings.attributes,
     distance: distanceTo(goal, readings.attributes),
-    behaviour: judge === null ? [] : behaviourOf(judge, state, goal),
+    behaviour: [...(judge === null ? [] : behaviourOf(judge, state, goal)), ...souringOf(method)],
     viscosityPaS: judge?.isPoured === true ? viscosityAt(state, served(judge, state, goal).servingC) : null,
     also: second === null ? null : secondReading(second, before?.also ?? null),
     lines: lineReadings(lines, rawMassG),

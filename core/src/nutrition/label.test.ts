@@ -128,7 +128,10 @@ const patty = (share: number): Totals =>
   })
 const declared = (of: Totals, region: 'us' | 'eu', pdcaas: number | null = null) =>
   Object.fromEntries(
-    labelRows({ totals: of, pdcaas }, region).map(({ id, amount, percent }) => [id, [amount, percent]]),
+    labelRows({ totals: of, pdcaas, isPlantBased: true }, region).map(({ id, amount, percent }) => [
+      id,
+      [amount, percent],
+    ]),
   )
 
 describe('labels', () => {
@@ -158,6 +161,12 @@ describe('labels', () => {
       salt: ['0.83 g', '14 %'],
       iron: ['3.3 mg', '24 %'],
     })
+  })
+  it('leaves cholesterol open where there are animal foods', () => {
+    const row = (isPlantBased: boolean) =>
+      labelRows({ totals: patty(1), pdcaas: null, isPlantBased }, 'us').find(({ id }) => id === 'cholesterol')
+    expect(row(true)?.amount).toBe('0 mg')
+    expect(row(false)?.amount).toBeNull()
   })
   it('says where a value is a lower bound', () => {
     const rows = declared({ ...patty(1), atLeast: ['fibreG'] }, 'eu')

@@ -77,6 +77,8 @@ export interface LabelInput {
   readonly totals: Totals
   /** PDCAAS, 0 to 1 or above; null where amino acids are not known. */
   readonly pdcaas: number | null
+  /** Without animal foods there is no cholesterol; with them it is not known here. */
+  readonly isPlantBased: boolean
 }
 
 const percentOf = (value: number, figure: DailyFigure, region: LabelRegion): number | null => {
@@ -127,7 +129,12 @@ function usRows(input: LabelInput): LabelRow[] {
     grams(usFat),
     percent('saturatedFatG'),
   )
-  add({ id: 'cholesterol', label: 'Cholesterol' }, 'cholesterol', 0, (mg) => `${usCholesterol(mg)} mg`)
+  add(
+    { id: 'cholesterol', label: 'Cholesterol' },
+    'cholesterol',
+    input.isPlantBased ? 0 : null,
+    (mg) => `${usCholesterol(mg)} mg`,
+  )
   add(
     { id: 'sodium', label: 'Sodium' },
     'sodiumMg',

@@ -1,4 +1,3 @@
-import type { Culture } from '../model'
 import { FAT, PROTEIN } from '../program'
 import type { Bench } from './bench'
 import {
@@ -17,6 +16,7 @@ import {
   STRAND,
   STRIDE,
 } from './workspace'
+import { cultureNear, ripePH } from './souring'
 
 /** Minutes of work after which gluten is 63 % developed. @source by hand 3, by machine 1; practice */
 const KNEAD_TAU_MIN = { hand: 3, machine: 1 } as const
@@ -66,22 +66,6 @@ function develop(bench: Bench, minutes: number, tau: number): void {
     const at = row * STRIDE + DEVELOPMENT
     bench.rows[at] = (bench.rows[at] ?? 0) + (1 - (bench.rows[at] ?? 0)) * gone
   }
-}
-
-/** pH of a ripening base. @source logistic of culture tables; twice as slow for every 8 C below the best; process 3.25 */
-const DOUBLING_C = 8
-export function ripePH(hours: number, tempC: number, culture: Culture): number {
-  const slower = 2 ** (Math.max(0, culture.bestC - tempC) / DOUBLING_C)
-  const { ripePH: end, freshPH: start, halfwayH, spreadH } = culture
-  return end + (start - end) / (1 + Math.exp((hours - halfwayH * slower) / (spreadH * slower)))
-}
-
-/** The culture that works best nearest to a temperature. */
-function cultureAt(bench: Bench, tempC: number): Culture | null {
-  let best: Culture | null = null
-  for (const culture of bench.program.library.facts.cultures.values())
-    if (best === null || Math.abs(culture.bestC - tempC) < Math.abs(best.bestC - tempC)) best = culture
-  return best
 }
 
 /** Cuts pieces no larger than so many mm. */
@@ -273,7 +257,7 @@ export function change(bench: Bench, minutes: number): void {
     case 'culture': {
       curdle(bench)
       const tempC = Number.isNaN(bench.tempC) ? 43 : bench.tempC
-      const culture = cultureAt(bench, tempC)
+      const culture = cultureNear(bench.program.library.facts.cultures.values(), tempC)
       if (culture !== null) lots[bench.lotAt + CULTURE_PH] = ripePH(minutes / 60, tempC, culture)
       break
     }

@@ -9,6 +9,7 @@ export {
   type PartTime,
   timeFindings,
 } from './aim'
+export { doseFindings, type Portion, type PortionFood } from './doses'
 export { byHarm, findingKey, type Found } from './finding'
 export { lineFindings } from './lines'
 export { runFindings } from './run'

@@ -6,7 +6,7 @@ const KINDS: readonly (readonly [RegExp, string])[] = [
   [/^unit-slip/, 'Slip'],
   [/^limit-|^portion-mass/, 'Limit'],
   [/^allergen-conflict|^without-/, 'Aim'],
-  [/^safety-/, 'Safety'],
+  [/^safety-|^dose-/, 'Safety'],
   [/^ratio-/, 'Ratio'],
   [/^weigh-this|^below-scale|^fluid|^liquid|^drained/, 'Measure'],
   [/^list-step-disagree|^used-unlisted/, 'Method'],

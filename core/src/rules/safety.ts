@@ -25,7 +25,7 @@ const CAUTIONS: Readonly<Record<string, Caution>> = {
     remedy: `Soak where usual and simmer for 15 minutes or more, to tender. ${LOCAL_CODE}`,
   },
   favism: {
-    severity: 'info',
+    severity: 'caution',
     message: (name) => `${name} can harm people with G6PD deficiency (favism).`,
     remedy: 'Name it to the people you serve.',
   },
@@ -39,34 +39,16 @@ const CAUTIONS: Readonly<Record<string, Caution>> = {
     message: () => 'Raw garlic kept in oil can grow botulism.',
     remedy: `Use it the same day, or keep it at 4 °C or below and no longer than 4 days. ${LOCAL_CODE}`,
   },
-  iodine: {
-    severity: 'info',
-    message: (name) => `${name} can bring more iodine than a day’s limit.`,
-    remedy: 'Use little, from a supplier that states the iodine; kelp most of all.',
-  },
   'cooked-rice': {
     severity: 'info',
     message: () => 'Cooked rice left warm grows Bacillus cereus.',
     remedy: `Cool it quickly, keep it at 4 °C or below and use it within a day. ${LOCAL_CODE}`,
   },
-  selenium: {
-    severity: 'info',
-    message: () => 'Brazil nuts vary widely in selenium.',
-    remedy: 'Keep to a nut or two a portion.',
-  },
-  nutmeg: {
-    severity: 'info',
-    message: () => 'Nutmeg is harmful from several grams a person.',
-    remedy: 'Keep to pinches.',
-  },
 }
 
-/** From this mass on, garlic and nutmeg are more than a seasoning. g, practice. */
+/** From this mass on, garlic is more than a seasoning. g, practice. */
 const NOTABLE_G: Readonly<Record<string, number>> = {
   'garlic-in-oil': 30,
-  nutmeg: 3,
-  iodine: 1,
-  selenium: 15,
 }
 
 /** Raw pulses: where a method cooks them, its own rules judge how well. */

@@ -3,6 +3,7 @@ import { BATH_RULES } from './baths'
 import { CARE_RULES } from './care'
 import { GEL_RULES } from './gels'
 import { GLUTEN_RULES } from './gluten'
+import { HAZARD_RULES } from './hazards'
 import { HEAT_RULES } from './heat'
 import { PULSE_RULES } from './pulses'
 import { STARCH_RULES } from './starch'
@@ -11,6 +12,7 @@ import { USE_RULES } from './use'
 
 /** Every rule about order, activation and use, in the order in which they are asked. */
 export const METHOD_RULES = [
+  ...HAZARD_RULES,
   ...PULSE_RULES,
   ...GEL_RULES,
   ...BATH_RULES,

@@ -22,7 +22,8 @@ function ofMass(per100g: Totals, massG: number): Totals {
 /** The dish's nutrition as a label rounds it, and the claims whose thresholds hold. */
 export function NutritionCard() {
   const dish = useDish()
-  const { perPortion, per100g } = useAssessment()
+  const { perPortion, per100g, diets } = useAssessment()
+  const isPlantBased = diets.includes('plant-based')
   const library = useLibrary()
   const kitchen = useKitchenStore((state) => state.kitchen)
   const [region, setRegion] = useState<LabelRegion>('eu')
@@ -39,16 +40,16 @@ export function NutritionCard() {
   const columns =
     region === 'eu'
       ? [
-          { head: '100 g', rows: labelRows({ totals: per100g, pdcaas }, 'eu') },
+          { head: '100 g', rows: labelRows({ totals: per100g, pdcaas, isPlantBased }, 'eu') },
           {
             head: `portion, ${Math.round(perPortion.massG)} g`,
-            rows: labelRows({ totals: perPortion, pdcaas }, 'eu'),
+            rows: labelRows({ totals: perPortion, pdcaas, isPlantBased }, 'eu'),
           },
         ]
       : [
           {
             head: `portion, ${Math.round(perPortion.massG)} g`,
-            rows: labelRows({ totals: perPortion, pdcaas }, 'us'),
+            rows: labelRows({ totals: perPortion, pdcaas, isPlantBased }, 'us'),
           },
         ]
   const [main] = columns
