@@ -22,7 +22,8 @@ export const couldHead = (line: string): boolean =>
 
 export const NOTES =
   /^(?:tips?|notes?|storage|to store|make ahead|variations?|nutrition|to serve|serving|cook'?s notes?)\s*[:.–—-]\s*\S/i
-export const GROUP_INLINE = /^([\p{L}][\p{L} ]{2,28}):\s+(?=[\d½¼¾⅓⅔⅛]|a |an )/u
+export const GROUP_INLINE =
+  /^([\p{L}][\p{L} ]{2,28}):\s+(?=[\d½¼¾⅓⅔⅛]|a |an )(?![\d½¼¾⅓⅔⅛.,/\s–-]+\p{L}{0,10}\.?\s*(?:\([^)]*\)\s*)?$)/u
 
 export const YIELD_FIRST =
   /^(?:\(?\s*)?(?:makes|serves|feeds|fills|yields?|gives|quantity|portions?|servings?|enough|for \d|prep|total|cook)\b/iu
@@ -43,7 +44,9 @@ export const GROUP_ENDS = '\u2060'
 
 /** "Serves 4. You need: 8 peppers; …": the yield, and what opens the list. */
 const NEEDED =
-  /^(?:((?:serves|makes|feeds|for)\b[^.:;]{1,30})\.\s*)?(?:you(?: will|['’]ll)? need|ingredients|needed|take)\s*:\s*/iu
+  /^(?:((?:serves|makes|feeds|for)\b[^.:;]{1,30})\.\s*)?(?:you(?: will|['’]ll)? need|ingredients|needed|take)\s*(?:\([^)]*\)\s*)?:\s*/iu
+
+const AMOUNTED = /[\d½¼¾⅓⅔⅛]|\bpinch\b|\bto taste\b|\bhandful\b/iu
 
 /** "150 g cashews · 250 ml water · 1 tsp salt" are three lines. */
 function inOneLine(line: string): string[] {
@@ -59,6 +62,17 @@ function inOneLine(line: string): string[] {
   const semis = (needs === null ? line : line.slice(needs[0].length)).replace(/\.$/u, '').split(/\s*[;]\s+/u)
   if (semis.length > 2 && semis.every((part) => STARTS_LIKE_AMOUNT.test(part) && part.length < 60))
     return needs?.[1] === undefined ? semis : [needs[1], ...semis]
+  // "Ingredients: oyster mushrooms 600 g torn, peanut butter 60 g, …": announced, and each with an amount.
+  if (needs !== null) {
+    const told = line.slice(needs[0].length).replace(/\.$/u, '')
+    const named = told.split(/[,;]\s+(?![^()]*\))/u)
+    if (
+      named.length > 2 &&
+      !/\.\s/.test(told) &&
+      named.every((part) => AMOUNTED.test(part) && part.length < 60)
+    )
+      return needs[1] === undefined ? named : [needs[1], ...named]
+  }
   const parts = line.split(/\s+[·•|]\s+/)
   const isList =
     parts.length > 2 && parts.filter((part) => STARTS_LIKE_AMOUNT.test(part)).length >= parts.length - 1
@@ -115,7 +129,7 @@ export function linesOf(text: string): Line[] {
 
 /** "Onion, diced 600 g": the amount stands last. */
 export const ENDS_WITH_AMOUNT =
-  /\p{L}[^.;:]*[\s,–—-]\d+(?:[.,]\d+)?\s*(?:g|kg|ml|l|cl|dl|tbsp|tsp|cups?|oz|lb|pcs?|nos?)$/iu
+  /\p{L}[^.;]*[\s,:–—-]\d+(?:[.,]\d+)?\s*(?:g|kg|ml|l|cl|dl|tbsp|tsp|cups?|oz|lb|pcs?|nos?)$/iu
 
 export const likeIngredient = (line: string | null): boolean =>
   line !== null &&

@@ -57,21 +57,46 @@ export interface Measured {
 export function takeAmount(text: string): Measured {
   const options = { isDecimalComma: /\d,\d(?!\d{2})/.test(text) }
   const front = readAmountAt(text, 0, options)
-  if (front !== null) return fromFound(front, text)
+  // "75% dark chocolate 50 g": a strength in front is part of the name.
+  if (front !== null && !/^\s*%/.test(text.slice(front.end))) return fromFound(front, text)
   const times = TIMES_COUNT.exec(text)
   if (times !== null) {
     const end = readAmountAt(times[2] ?? '', 0, options)
     if (end !== null) return { amount: end.amount, alternates: [], rest: times[1] ?? '' }
   }
+  const end = atEnd(text, options)
+  if (end.amount !== null) return end
+  // "Walnuts 100 g, chopped": the amount stands behind the food, before what is done to it.
+  const comma = text.search(/[,;]\s/)
+  if (comma <= 0) return end
+  const before = atEnd(text.slice(0, comma), options)
+  return before.amount === null || before.amount.terms[0]?.unit == null
+    ? end
+    : { ...before, rest: `${before.rest}${text.slice(comma)}` }
+}
+
+type AmountOptions = Parameters<typeof readAmountAt>[2]
+
+/** The amount at the end of a text: "flour: 200 g". */
+function atEnd(text: string, options: AmountOptions): Measured {
+  const none: Measured = { amount: null, alternates: [], rest: text }
   const trailing = TRAILING.exec(text)
-  if (trailing === null) return { amount: null, alternates: [], rest: text }
+  if (trailing === null) return none
   const written = trailing[1] ?? ''
   const end = readAmountAt(written, 0, options)
   const left = end === null ? '' : written.slice(end.end).trim()
   const isWholeEnd = end !== null && (left === '' || foodTokens(left).every((token) => PREP_WORDS.has(token)))
   const hasSeparator = /[-–—:,=…]|\.\./.test(trailing[0].slice(0, trailing[0].length - written.length))
-  if (!isWholeEnd || (end.amount.terms[0]?.unit == null && !hasSeparator))
-    return { amount: null, alternates: [], rest: text }
+  if (!isWholeEnd || (end.amount.terms[0]?.unit == null && !hasSeparator)) {
+    // "Lactic acid 80% 2 g": a strength is no amount; what stands behind it may be.
+    const strength = /^[\d.,]+\s*%\s*/.exec(written)?.[0]
+    if (strength === undefined) return none
+    const at = text.length - written.length + strength.length
+    const behind = readAmountAt(text.slice(at), 0, options)
+    return behind?.amount.terms[0]?.unit == null || text.slice(at + behind.end).trim() !== ''
+      ? none
+      : { amount: behind.amount, alternates: behind.alternates, rest: text.slice(0, at).trim() }
+  }
   return {
     amount: end.amount,
     alternates: end.alternates,

@@ -143,6 +143,22 @@ function asWhole(amount: Amount | null, written: string, food: Ingredient | unde
     : { ...amount, terms: [{ ...first, unit: 'pack', pack }, ...amount.terms.slice(1)] }
 }
 
+/** "The liquid from one can of chickpeas": what pulses were cooked in, and not the pulses. */
+const CAN_LIQUID =
+  /\b(?:the\s+)?(?:liquid|water|brine|juice)\s+(?:from|of|out of|in)\s+(?:(?:a|an|one|two|the|\d+)\s+)?(?:\d+\s?(?:g|oz|ml)\s+)?(?:cans?|tins?|jars?)\s+(?:of\s+)?(?:chickpeas?|garbanzos?|garbanzo beans|white beans|cannellini beans|beans)\b/iu
+
+/** "1 can chickpeas, drained (240 g)", "1 tin (240 g drained)": what is left of a pack once it is drained. */
+const DRAINED_TO = /\bdrained\b[^,;()]*\(([^()]*)\)|\(([^()]*?)\s+(?:when\s+)?drained(?:\s+weight)?\)/iu
+function drainedTo(text: string, amount: Amount | null): Amount | null {
+  const first = amount?.terms[0]
+  if (amount === null || first?.unit == null || !PACK_UNITS.has(first.unit) || first.low !== first.high)
+    return amount
+  const found = DRAINED_TO.exec(text)
+  const term = found === null ? null : asideAmount(found[1] ?? found[2] ?? '', 1)
+  if (term === null || kindOf(term) !== 'mass') return amount
+  return { ...amount, terms: [{ ...term, low: term.low * first.low, high: term.high * first.high }] }
+}
+
 const openOf = (text: string): OpenAmount | null => OPEN.find(([pattern]) => pattern.test(text))?.[1] ?? null
 
 /**
@@ -173,7 +189,11 @@ export function readLine(written: string, reader: LineReader): ReadLine {
       ],
     }
   }
-  const text = unescaped(written).replace(BULLET, '').replace(/\s+/g, ' ').trim()
+  const text = unescaped(written)
+    .replace(BULLET, '')
+    .replace(/\s+/g, ' ')
+    .trim()
+    .replace(CAN_LIQUID, 'chickpea liquid')
   const more = moreOfIt(text)
   if (more !== null) {
     const read = readSingle(written, more.rest, reader)
@@ -234,6 +254,7 @@ function readPlain(written: string, text: string, reader: LineReader): ReadLine 
       split = { food: split.food, prep: inPrep.rest.replace(/^[\s,]+/, '') }
     }
   }
+  amount = drainedTo(text, amount)
   const inPrep = statedInPrep(split.prep, amount)
   if (inPrep !== null) {
     alternates.push(inPrep.term)
@@ -284,6 +305,14 @@ function finish(written: string, reader: LineReader, pieces: Pieces): ReadLine {
     const wider = findFood(reader.index, `${pieces.food} ${prep}`, hints)
     if (wider.ingredientId !== null) found = wider
   }
+  if (found.ingredientId === null)
+    // "Lait de coco (coconut milk)": the name in brackets may be the one that is known.
+    for (const aside of asides) {
+      const other = /\d/.test(aside) ? null : findFood(reader.index, aside, hints)
+      if (other?.ingredientId == null || other.isStateGuessed) continue
+      found = other
+      break
+    }
   isSeveral &&= found.ingredientId !== null
   const spooned = found.ingredientId === null ? bySpoon(found, chosen, pieces.food, reader) : null
   if (spooned !== null) found = { ...found, ingredientId: spooned.ingredientId }

@@ -101,6 +101,15 @@ const FAHRENHEIT = /(\d{2,4})(?:\s*(?:-|–|to)\s*(\d{2,3}))?\s*(?:°|º|degrees
 const GAS = /\bgas(?: mark)?\s*(\d+|½|¼)/i
 /** "900 degrees": three digits or more, whatever the scale. */
 const ABSURD = /\b\d{3,}\s*(?:°|º|degrees?\b|deg\b)/i
+/** "43 degrees", "180°": the scale is told by what is done. */
+const BARE_DEGREES =
+  /\b(\d{2,3})(?:\s*(?:-|–|to)\s*(\d{2,3}))?\s*(?:°|º|degrees?\b|deg\b)(?!\s*(?:[CF]\b|angle))/i
+const IS_ANGLE = /\bangle|\bturn|\brotat|\bdiagonal|\bbias\b|\bslant/i
+/** From here on an oven, or oil, can only be meant in the other scale. */
+const SURELY_F = 275
+/** Warm milk, yeast and cultures of kitchens that count in the other scale. */
+const WARM_F: readonly [number, number] = [95, 130]
+const IS_WARMED = /\b(?:warm|lukewarm|yogh?urt|yeast|culture|incubat\w*|tepid)\b/i
 const BARE_OVEN = /\b(?:oven|bake|roast)[^.]{0,40}?\bat\s+(\d{3})\b(?!\s*(?:g|ml|min))/i
 
 const middle = (low: string | undefined, high: string | undefined): number =>
@@ -114,6 +123,12 @@ export function temperatureIn(text: string): number | null {
   if (fahrenheit !== null) return sensible(fahrenheitC(middle(fahrenheit[1], fahrenheit[2])))
   const gas = GAS.exec(text)
   if (gas !== null) return sensible(gasMarkC(valueOf(gas[1], undefined) ?? 4))
+  const degrees = IS_ANGLE.test(text) ? null : BARE_DEGREES.exec(text)
+  if (degrees !== null) {
+    const value = middle(degrees[1], degrees[2])
+    const isF = value >= SURELY_F || (value >= WARM_F[0] && value <= WARM_F[1] && IS_WARMED.test(text))
+    return sensible(isF ? fahrenheitC(value) : value)
+  }
   const bare = BARE_OVEN.exec(text)
   if (bare === null) return null
   const value = Number(bare[1])

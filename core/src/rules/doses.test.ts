@@ -44,7 +44,7 @@ describe('doses of a portion', () => {
   const kelp = food('kelp', 'seaweed')
   const brazil = food('brazil', 'nut', ['selenium'])
   it.each([
-    ['kombu 5 g in 6 portions', kelp, 5 / 6, ['dose-iodine stop']],
+    ['kombu 5 g in 6 portions', kelp, 5 / 6, ['dose-iodine caution']],
     ['kombu 0.3 g', kelp, 0.3, ['dose-iodine caution']],
     ['nori 3 g', food('nori', 'seaweed'), 3, []],
     ['wakame 4 g in 2 portions', food('wakame', 'seaweed'), 2, ['dose-iodine caution']],

@@ -1,12 +1,14 @@
 /** Phrases that stand in several senses, by the name in braces. */
 export const PHRASES: Readonly<Record<string, string>> = {
   cold: String.raw`\b(?:fridge|refrigerator|icebox|cold place|coolest)\b`,
+  sours: String.raw`\bat (?:about |around )?(?:3[5-9]|4[0-8])\s?(?:°|º|degrees?|deg)?\s?C?\b[^.;]*\b(?:[4-9]|1\d|2\d)(?:\s*(?:-|–|to)\s*\d+)?\s?(?:hours?|hrs?|h)\b`,
   oven: String.raw`\b(?:oven|air[- ]?fryer)\b`,
   coats: String.raw`\b(?:(?:in|with|through|into|on) (?:the |a little |some |plenty of |remaining |rest of the |seasoned )*(?:\w+ ){0,3}(?:crumbs?|breadcrumbs?|panko|flour|cornflour|cornstarch|starch|semolina|batter|glaze|cornmeal|polenta))\b`,
 }
 
 /** What letting food lie does, by the words beside it. */
 export const RESTS = String.raw`
+  culture {sours}
   chill {cold}
   cool \b(?:to|until|till|get|until it is|until they are)\b[^.;]{0,20}\b(?:cool|cold|hand-?warm|room temperature|no longer (?:warm|hot|steaming)|lukewarm)\b|\buntil cold\b
   drain \bto (?:drain|drip)\b|\bin a (?:sieve|colander)\b|\bhang
@@ -193,6 +195,7 @@ crisp [noun]
   roast {oven}
   shallow-fry
 sear = sear
+scramble = sweat
 boil blanch parboil par-boil [noun]
   reduce \bdown\b
   none ^\s*(?:a|the) kettle\b
@@ -255,9 +258,11 @@ drip
   spherify \b(?:bath|calcium|alginate)\b
   none
 hold
+  culture {sours}
   hold \b(?:warm|hot|at|there)\b|\b(?:above|over)\s+\d
   none
 keep
+  culture {sours}
   hold \b(?:warm|hot|at \d+)\b
   chill {cold}[^.;]*\bfor\b
   none \b(?:stirring|whisking|kneading|going)\b
