@@ -85,7 +85,11 @@ function atEnd(text: string, options: AmountOptions): Measured {
   const written = trailing[1] ?? ''
   const end = readAmountAt(written, 0, options)
   const left = end === null ? '' : written.slice(end.end).trim()
-  const isWholeEnd = end !== null && (left === '' || foodTokens(left).every((token) => PREP_WORDS.has(token)))
+  const words = foodTokens(left)
+  // "Oyster mushrooms 600 g torn in strips": what is done to it stands behind.
+  const isPrep =
+    words.every((token) => PREP_WORDS.has(token)) || (PREP_WORDS.has(words[0] ?? '') && words.length <= 4)
+  const isWholeEnd = end !== null && (left === '' || isPrep)
   const hasSeparator = /[-–—:,=…]|\.\./.test(trailing[0].slice(0, trailing[0].length - written.length))
   if (!isWholeEnd || (end.amount.terms[0]?.unit == null && !hasSeparator)) {
     // "Lactic acid 80% 2 g": a strength is no amount; what stands behind it may be.

@@ -58,7 +58,7 @@ const STIRRED_TAU_MIN = 3
 const MEDIUM_C = { pan: 100, liquid: 96, oil: 103, steam: 100, pressure: 118 } as const
 /** Minutes near the end temperature, of all minutes: warming up does not count. Practice. */
 export const AT_TEMPERATURE = 0.7
-/** A mass with more water than this runs in the pot, bound or not. Practice. */
+/** A mass of which so much is water and fat runs in the pot, bound or not. Practice. */
 const THIN_SHARE = 0.8
 const BOILING_C = 98
 const PROTEIN_SET_C = [65, 90] as const
@@ -97,7 +97,7 @@ export function coreAfter(bench: Bench, minutes: number): number {
   const isLoose =
     op.phase === 'liquid' ||
     bench.looseG > bench.massG / 2 ||
-    ((op.isMixed || op.phase !== 'pieces') && bench.waterG > THIN_SHARE * bench.massG)
+    ((op.isMixed || op.phase !== 'pieces') && bench.massG - bench.solidsG > THIN_SHARE * bench.massG)
   // "Bring to the boil" lasts until it boils.
   if (!isBody && op.reachesBoil && isLoose) return Math.max(start, BOILING_C)
   // "Boil 4 minutes" counts from the boil: a pot of liquid is as hot as it is said to be.

@@ -118,6 +118,8 @@ export function verbAt(
     isFirst || previous === undefined || previous.kind === 'mark' || CONNECTIVES.has(previous.text)
   const isSubject = previous !== undefined && SUBJECTS.has(previous.text)
   const { form, verb } = found
+  // "Whisk the soy, syrup, smoke and oil": one of several things.
+  if (word === 'smoke' && previous?.text === ',' && /^(?:,|and|&)$/.test(after(at)?.text ?? '')) return null
   if (form === 'bare' || word === 'goes') {
     // "In go the herbs".
     if (/^go(?:es)?$/.test(word) && previous?.text === 'in' && isQuantity(after(at))) return found
