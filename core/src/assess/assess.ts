@@ -98,15 +98,16 @@ function dishFindings(
   const limits = limitFindings(dish.aim, assessment.perPortion, kitchen.currency).map((found) =>
     placed(found, null),
   )
-  const equipment = works.flatMap(({ method, assessment: { partId } }) =>
-    equipmentFindings(
-      dish.aim,
-      method.program.ops.map(({ step, spec }) => ({
-        stepId: step.id,
-        name: spec?.name ?? 'A step',
-        kind: spec === null ? null : vesselKind(step, spec),
-      })),
-    ).map((found) => placed(found, partId)),
+  const equipment = (dish.aim.without.length === 0 ? [] : works).flatMap(
+    ({ method, assessment: { partId } }) =>
+      equipmentFindings(
+        dish.aim,
+        method.program.ops.map(({ step, spec }) => ({
+          stepId: step.id,
+          name: spec?.name ?? 'A step',
+          kind: spec === null ? null : vesselKind(step, spec),
+        })),
+      ).map((found) => placed(found, partId)),
   )
   const portion = { massG: assessment.perPortion.massG, fibreG: assessment.perPortion.fibreG }
   const doses = doseFindings(portionFoods(dish, works), library, portion).map((found) =>

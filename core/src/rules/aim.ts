@@ -223,6 +223,7 @@ export function equipmentFindings(
   { without }: Aim,
   steps: readonly { readonly stepId: string; readonly name: string; readonly kind: EquipmentKind | null }[],
 ): Found[] {
+  if (without.length === 0) return []
   return steps.flatMap(({ stepId, name, kind: vessel }): Found[] => {
     const kind = vessel === 'tray' ? 'oven' : vessel
     return kind === null || !without.includes(kind)

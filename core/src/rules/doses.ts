@@ -191,6 +191,17 @@ const arsenic: Dose = (foods) => {
       }
 }
 
+/** Foods that some dose is about. */
+const DOSED: ReadonlySet<string> = new Set([
+  'cinnamon',
+  'nutmeg',
+  'mace',
+  'flaxseed-ground',
+  'liquid-smoke',
+  'msg',
+  'hijiki-dried',
+])
+
 const DOSES: readonly Dose[] = [iodine, arsenic, nutmeg, selenium, coumarin, linseed, smoke, glutamate, fibre]
 
 /**
@@ -198,8 +209,12 @@ const DOSES: readonly Dose[] = [iodine, arsenic, nutmeg, selenium, coumarin, lin
  * @param foods with the grams that a portion holds
  */
 export function doseFindings(foods: readonly PortionFood[], library: Library, portion: Portion): Found[] {
+  // Most dishes hold none of them: the rest of the lines is looked at no further.
+  const dosed = foods.filter(
+    ({ food }) => DOSED.has(food.id) || food.foodClass === 'seaweed' || food.cautions.includes('selenium'),
+  )
   return DOSES.flatMap((dose): Found[] => {
-    const found = dose(foods, library, portion)
+    const found = dose(dosed, library, portion)
     if (found === null) return []
     const { lineId, ...rest } = found
     return [lineId === undefined ? rest : { ...rest, lineId }]
