@@ -78,7 +78,6 @@ export {
   Way,
 } from './method'
 export { attributeName } from './attributeName'
-export { ATTRIBUTE_SCALES, type AttributeScale } from './attributeScale'
 export { AttributeId, ATTRIBUTES, FamilyId, FAMILIES, Original } from './original'
 export { type MethodEntry, methodEntries, type PlacedStep, stepsInOrder } from './methodEntries'
 export { Written } from './written'

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { ATTRIBUTES, ATTRIBUTE_SCALES } from '../model'
+import { ATTRIBUTES } from '../model'
+import { ATTRIBUTE_SCALES } from './attributeScale'
 import { checkOf, KITCHEN_CHECKS } from './checks'
 
 const points = (id: string, value: number): number => {

@@ -1,5 +1,5 @@
-import { ATTRIBUTE_SCALES, type AttributeId, attributeName } from '@frijol/core/model'
-import { checkOf } from '@frijol/core/texture'
+import { type AttributeId, attributeName } from '@frijol/core/model'
+import { ATTRIBUTE_SCALES, checkOf } from '@frijol/core/texture'
 import { Popover } from 'radix-ui'
 
 /** The name of an attribute; pressed, it says what is meant, what stands at 0, 5 and 10, and how to judge it. */

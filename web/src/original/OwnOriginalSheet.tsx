@@ -1,7 +1,7 @@
 import { attributeName, ATTRIBUTES, type AttributeId, type Original } from '@frijol/core/model'
-import { checkOf, type OwnOriginal } from '@frijol/core/texture'
+import { checkOf, type OwnOriginal, ownOriginal } from '@frijol/core/texture'
 import { useState } from 'react'
-import { keepOwnOriginal, useLibrary } from '../store'
+import { keepOwnOriginal, ownOriginalId, useLibrary } from '../store'
 import { Button, Field, NumberField, SelectInput, Sheet, TextInput, toast } from '../ui'
 import { AttributeWords } from './AttributeWords'
 
@@ -120,11 +120,12 @@ function OwnOriginalForm({ original, begin, onClose, onKept }: OwnOriginalSheetP
     return null
   }
   const keep = () => {
-    const kept = keepOwnOriginal({ ...draft, from, name, source }, original?.id ?? null)
+    const kept = ownOriginal({ ...draft, from, name, source, id: original?.id ?? ownOriginalId() })
     if (!kept.ok) {
       setFault(kept.issues[0]?.message ?? 'This does not fit.')
       return
     }
+    if (!keepOwnOriginal(kept.value)) return
     toast(`${kept.value.name} stands among the originals.`)
     onKept(kept.value)
     onClose()

@@ -1,4 +1,4 @@
-import type { AttributeId } from './original'
+import type { AttributeId } from '../model'
 
 /** What an attribute means, foods that stand at 0, 5 and 10 of its scale, and how to judge it in a kitchen. */
 export interface AttributeScale {
