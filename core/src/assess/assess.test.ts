@@ -198,4 +198,19 @@ describe('nextAct', () => {
       /^Bring \w+ (?:up|down)$/,
     )
   })
+  it('proposes what counts, and the heavier of two gaps', () => {
+    const dish = dishOf(partOf(['400 g white beans', '200 g water'], 'crumble-mince'))
+    const read = done(dish)
+    const withGaps = (gaps: Readonly<Record<string, number>>) => ({
+      ...read,
+      findings: [],
+      parts: read.parts.map((part) => ({
+        ...part,
+        attributes: part.attributes.map((one) => ({ ...one, gap: gaps[one.id] ?? 0 })),
+      })),
+    })
+    const act = (gaps: Readonly<Record<string, number>>) => nextAct(dish, withGaps(gaps)).act
+    expect(act({ saltiness: -4, umami: -1 })).toBe('Bring umami up')
+    expect(act({ richness: -1, umami: 1.2 })).toBe('Bring richness up')
+  })
 })

@@ -11,12 +11,14 @@ export interface NextAct {
 
 const plural = (count: number, one: string): string => `${count} ${one}${count === 1 ? '' : 's'}`
 
-/** The largest weighted gap of a dish to its originals, over the attributes that are predicted. */
+/** The gap of a dish to its originals that weighs most, of the attributes that count. */
 function largestGap(dish: Assessment): { name: string; gap: number } | null {
   const gaps = dish.parts.flatMap(({ attributes }) =>
-    attributes.map(({ id, gap }) => ({ name: attributeName(id), gap })),
+    attributes.map(({ id, gap, weight }) => ({ name: attributeName(id), gap, weight })),
   )
-  const [first] = gaps.sort((a, b) => Math.abs(b.gap) - Math.abs(a.gap))
+  const [first] = gaps
+    .filter(({ weight }) => weight > 0)
+    .sort((a, b) => b.weight * Math.abs(b.gap) - a.weight * Math.abs(a.gap))
   return first === undefined || first.gap === 0 ? null : first
 }
 
