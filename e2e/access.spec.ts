@@ -24,7 +24,8 @@ for (const viewport of [
 ]) {
   test(`axe finds nothing at ${viewport.width} px, and nothing is cut off sideways`, async ({ page }) => {
     await page.setViewportSize(viewport)
-    test.setTimeout(120_000)
+    // Eight views in two themes: on a busy machine a view takes its time.
+    test.setTimeout(400_000)
     await openDemo(page)
     for (const [name, path, landmark] of VIEWS) {
       await page.goto(path)
