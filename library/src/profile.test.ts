@@ -59,6 +59,7 @@ describe('good plant analogues against the originals that they replace', () => {
   it.each([
     'firmness',
     'chewiness',
+    'juiciness',
     'creaminess',
     'saltiness',
     'umami',
@@ -67,10 +68,6 @@ describe('good plant analogues against the originals that they replace', () => {
     'smokiness',
   ] as const)('rank by %s as their originals do', (id) => {
     expect(rankCorrelation(id)).toBeGreaterThanOrEqual(0.7)
-  })
-  // Free water of bean mixes is foretold too low and that of tofu and fruit too high: 0.57 where 0.7 is wanted.
-  it('rank by juiciness at least half as well', () => {
-    expect(rankCorrelation('juiciness')).toBeGreaterThanOrEqual(0.5)
   })
 })
 

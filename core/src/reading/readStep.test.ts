@@ -65,6 +65,8 @@ describe('readStep', () => {
   it.each([
     ['Reduce by half', { kind: 'keeps', fraction: 0.5 }],
     ['Brown until 40 % lighter', { kind: 'keeps', fraction: 0.6 }],
+    ['Bake until it keeps 35 % of its mass', { kind: 'keeps', fraction: 0.35 }],
+    ['Roast until 60 % of the weight remains', { kind: 'keeps', fraction: 0.6 }],
     ['Simmer, lid off, to 320 g', { kind: 'mass', massG: 320 }],
     ['Cook down to 1.2 kg', { kind: 'mass', massG: 1200 }],
     ['Brown until the pan is dry', { kind: 'dry' }],

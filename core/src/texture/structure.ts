@@ -34,12 +34,15 @@ export const chewy = (served: Served): number => {
 /** The teeth press out a little of the water that is held beyond this, % of the mass. Practice. */
 const HELD_PRESSED = 0.1
 const FIRMLY_HELD_PCT = 30
+/** Of the fat that is neither crystallised nor inside particles, this share leaves on the first bites. Practice. */
+const FAT_PRESSED = 0.25
 /** Water and melted fat pressed out on the first bites. @source kitchen measurement P6; practice */
 export const expressible = (served: Served): number => {
-  const solidFat = of('solidFatG')(served)
   const held = of('waterG')(served) - free(served)
   const bitten = HELD_PRESSED * smoothFloor(held - FIRMLY_HELD_PCT, 8)
-  return free(served) + bitten + 0.22 * (fat(served) - solidFat) + 0.3 * solidFat
+  const inside = pct(served.state.particles.innerFatG, served)
+  const melted = smoothFloor(fat(served) - inside - setFatPct(served.state, served.servingC, served.servingC), 1)
+  return free(served) + bitten + FAT_PRESSED * melted
 }
 
 /** Curds and beads that the eye finds in a smooth sauce, 0 to 1. @source sauce tables: soy protein above 70 C below pH 5.8; practice */

@@ -82,7 +82,7 @@ export const crumblyBrined: FamilyTable = {
       ['water', 'rise', [34, 52], 1, 'practice'],
     ]),
     attribute('juiciness', 'product', 1.2, [
-      ['log_expressible', 'rise', [-0.132, 1.336], 1, 'P6 2-4 % = 3-5; 5-8 % = 6-7'],
+      ['log_expressible', 'rise', [0.15, 1.75], 1, 'P6 5-8 % = 4-5 in a cold block; practice'],
     ]),
     attribute('firmness', 'mean', 1, [
       ['log_gel_index', 'rise', [-0.3, 2.2], 0.5, 'practice'],

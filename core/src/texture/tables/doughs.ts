@@ -285,8 +285,8 @@ export const emulsifiedSausage: FamilyTable = {
   ],
   attributes: [
     attribute('juiciness', 'mean', 1.2, [
-      ['expressible', 'rise', [-2.4, 11.4], 0.5, 'P6'],
-      ['water', 'rise', [40, 72], 0.2, 'practice'],
+      ['expressible', 'rise', [-2.4, 11.4], 0.4, 'P6'],
+      ['water', 'rise', [34, 66], 0.3, 'damp bite of held water; practice'],
       ['fat', 'rise', [0, 22], 0.3, 'practice'],
     ]),
     attribute('cohesion', 'product', 1.2, [

@@ -168,7 +168,7 @@ export const binder: FamilyTable = {
     ]),
     attribute('juiciness', 'mean', 1.2, [
       ['expressible', 'rise', [-2.4, 11.4], 0.3, 'P6'],
-      ['water', 'rise', [50, 88], 0.7, 'practice'],
+      ['water', 'rise', [50, 98], 0.7, 'a gel holds most of it; practice'],
     ]),
     ...flavours(),
   ],

@@ -62,8 +62,8 @@ export const boundPatty: FamilyTable = {
   ],
   attributes: [
     attribute('juiciness', 'mean', 1.2, [
-      ['expressible', 'rise', [-2.4, 11.4], 0.5, 'P6'],
-      ['water', 'rise', [40, 72], 0.25, 'practice'],
+      ['expressible', 'rise', [-2.4, 11.4], 0.4, 'P6'],
+      ['water', 'rise', [34, 66], 0.35, 'damp bite of held water; practice'],
       ['fat', 'rise', [0, 18], 0.25, 'symptom S05 fat under 6 % is dry; practice'],
     ]),
     attribute('cohesion', 'product', 1.2, [
