@@ -2,7 +2,8 @@ import type { OperationId, Until } from '../model'
 
 const PERCENT_LIGHTER =
   /(\d{1,2})\s*%\s*(?:lighter|less|of (?:its|the|their) (?:weight|mass|water) (?:is |has )?(?:gone|lost))|loses?\s+(\d{1,2})\s*%/i
-const PERCENT_LEFT = /\bto\s+(\d{1,2})\s*%\s*(?:of (?:its|the|their))?|(\d{1,2})\s*% (?:of (?:its|the|their) (?:\w+ )?(?:mass|weight) )?(?:is |are )?(?:left|remains?)|\b(?:keeps?|retains?)\s+(?:only )?(\d{1,2})\s*%/i
+const PERCENT_LEFT =
+  /\bto\s+(\d{1,2})\s*%\s*(?:of (?:its|the|their))?|(\d{1,2})\s*% (?:of (?:its|the|their) (?:\w+ )?(?:mass|weight) )?(?:is |are )?(?:left|remains?)|\b(?:keeps?|retains?)\s+(?:only )?(\d{1,2})\s*%/i
 const TO_MASS =
   /\b(?:until you have|to|until (?:it |they )?(?:weighs?|shows?)|down to|weighing)\s+(?:about\s+)?(\d+(?:[.,]\d+)?)\s*(g|kg|grams?|ml)\b(?!\s*(?:each|pieces?|balls?|patties|portions?|per|of ))/i
 const COMES_OUT =
@@ -27,7 +28,8 @@ export function untilIn(text: string, operation: OperationId | null): Until | nu
     return fraction >= 0.02 ? { kind: 'keeps', fraction } : null
   }
   const left = PERCENT_LEFT.exec(text)
-  if (left !== null) return { kind: 'keeps', fraction: Math.max(0.02, Number(left[1] ?? left[2] ?? left[3]) / 100) }
+  if (left !== null)
+    return { kind: 'keeps', fraction: Math.max(0.02, Number(left[1] ?? left[2] ?? left[3]) / 100) }
   const mass = operation === 'shape' || operation === 'mix' ? null : TO_MASS.exec(text)
   if (mass !== null) {
     const massG = Number((mass[1] ?? '').replace(',', '.')) * (/^kg/i.test(mass[2] ?? '') ? 1000 : 1)

@@ -41,7 +41,10 @@ export const expressible = (served: Served): number => {
   const held = of('waterG')(served) - free(served)
   const bitten = HELD_PRESSED * smoothFloor(held - FIRMLY_HELD_PCT, 8)
   const inside = pct(served.state.particles.innerFatG, served)
-  const melted = smoothFloor(fat(served) - inside - setFatPct(served.state, served.servingC, served.servingC), 1)
+  const melted = smoothFloor(
+    fat(served) - inside - setFatPct(served.state, served.servingC, served.servingC),
+    1,
+  )
   return free(served) + bitten + FAT_PRESSED * melted
 }
 
