@@ -50,6 +50,20 @@ const allowed = {
     'rules',
     'assess',
   ],
+  solver: [],
+  tune: [
+    'model',
+    'measure',
+    'composition',
+    'program',
+    'process',
+    'texture',
+    'nutrition',
+    'rules',
+    'assess',
+    'solver',
+  ],
+  swap: ['model', 'measure', 'composition', 'reading', 'program', 'process', 'texture', 'rules', 'assess'],
   interchange: ['model', 'measure', 'composition'],
 }
 const coreRules = Object.entries(allowed).map(([room, others]) => ({

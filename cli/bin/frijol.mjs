@@ -12,4 +12,4 @@ const { register } = await import('tsx/esm/api').catch(() => {
 })
 register()
 const { main } = await import('../src/main.ts')
-process.exitCode = main(process.argv.slice(2))
+process.exitCode = await main(process.argv.slice(2))

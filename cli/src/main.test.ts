@@ -10,10 +10,10 @@ import { defaultKitchen } from '@frijol/core/model'
 const bin = fileURLToPath(new URL('../bin/frijol.mjs', import.meta.url))
 const demo = (name: string): string => fileURLToPath(new URL(`../../demo/files/${name}`, import.meta.url))
 
-function frijol(args: string[], input = '') {
+async function frijol(args: string[], input = '') {
   let stdout = ''
   let stderr = ''
-  const status = main(args, {
+  const status = await main(args, {
     input: () => input,
     out: (text) => (stdout += text),
     err: (text) => (stderr += text),
@@ -23,8 +23,8 @@ function frijol(args: string[], input = '') {
 const json = (text: string): unknown => JSON.parse(text)
 
 describe('frijol', () => {
-  it('lines: reads lines and returns unknown foods as null with a finding', () => {
-    const { status, stdout } = frijol(['lines'], '2 cups cooked chickpeas\n1 cup zorbel\n\n')
+  it('lines: reads lines and returns unknown foods as null with a finding', async () => {
+    const { status, stdout } = await frijol(['lines'], '2 cups cooked chickpeas\n1 cup zorbel\n\n')
     expect(status).toBe(0)
     expect(json(stdout)).toMatchObject([
       {
@@ -37,8 +37,8 @@ describe('frijol', () => {
     ])
   })
 
-  it('says how it is used when asked', () => {
-    const { status, stdout, stderr } = frijol(['--help'])
+  it('says how it is used when asked', async () => {
+    const { status, stdout, stderr } = await frijol(['--help'])
     expect([status, stderr]).toEqual([0, ''])
     for (const word of ['lines', 'assess', 'scale', '--portions', '--have']) expect(stdout).toContain(word)
   })
@@ -52,13 +52,13 @@ describe('frijol', () => {
     expect(json(wrong.stderr)).toHaveProperty('hint')
   }, 60_000)
 
-  it('lines: takes the region of cups', () => {
-    const { stdout } = frijol(['lines', '-', '--region', 'metric'], '1 cup water')
+  it('lines: takes the region of cups', async () => {
+    const { stdout } = await frijol(['lines', '-', '--region', 'metric'], '1 cup water')
     expect(json(stdout)).toMatchObject([{ massG: { value: expect.closeTo(249.5, 0) as number } }])
   })
 
-  it('assess: prints the named fields', () => {
-    const { status, stdout } = frijol([
+  it('assess: prints the named fields', async () => {
+    const { status, stdout } = await frijol([
       'assess',
       demo('moussaka.md'),
       '--original',
@@ -84,8 +84,8 @@ describe('frijol', () => {
     })
   })
 
-  it('assess: a step’s masses are of the whole part, and follow from what left', () => {
-    const { parts } = json(frijol(['assess', demo('moussaka.jsonld')]).stdout) as {
+  it('assess: a step’s masses are of the whole part, and follow from what left', async () => {
+    const { parts } = json((await frijol(['assess', demo('moussaka.jsonld')])).stdout) as {
       parts: {
         cookedMassG: number
         steps: {
@@ -107,40 +107,101 @@ describe('frijol', () => {
     }
   })
 
-  it('read, export and read again: the same lines', () => {
-    const read = json(frijol(['read', demo('moussaka.jsonld')]).stdout) as {
+  it('read, export and read again: the same lines', async () => {
+    const read = json((await frijol(['read', demo('moussaka.jsonld')])).stdout) as {
       parts: { lines: { text: string }[] }[]
     }[]
-    const exported = frijol(['export', demo('moussaka.jsonld'), '--as', 'md'])
-    const again = json(frijol(['read', '-'], exported.stdout).stdout) as typeof read
+    const exported = await frijol(['export', demo('moussaka.jsonld'), '--as', 'md'])
+    const again = json((await frijol(['read', '-'], exported.stdout)).stdout) as typeof read
     const texts = (dishes: typeof read) => dishes[0]?.parts.map(({ lines }) => lines.map(({ text }) => text))
     expect(texts(again)).toEqual(texts(read))
   })
 
-  it('scale: to portions, to a mass, to what is there', () => {
-    const scale = (...args: string[]) => {
-      const { status, stdout, stderr } = frijol(['scale', demo('moussaka.jsonld'), ...args])
+  it('scale: to portions, to a mass, to what is there', async () => {
+    const scale = async (...args: string[]) => {
+      const { status, stdout, stderr } = await frijol(['scale', demo('moussaka.jsonld'), ...args])
       return {
         status,
         stderr,
         value: stdout === '' ? null : (json(stdout) as { factor: number; reason: string; notes: unknown[] }),
       }
     }
-    expect(scale('--portions', '12').value).toMatchObject({ factor: 2, dish: { aim: { portions: 12 } } })
-    expect(scale('--portions', '12').value?.notes.length).toBeGreaterThan(0)
-    expect(scale('--have', 'walnuts=50 g').value?.reason).toContain('Limited by walnuts')
-    expect(scale('--have', 'walnuts=50 g', '--have', 'olive oil=1 tbsp').value?.factor).toBeLessThan(0.4)
-    expect(scale('--mass', '671').value?.factor).toBeCloseTo(0.5, 1)
-    expect(scale()).toMatchObject({ status: 2 })
-    expect(scale('--have', 'seaweed soup=2')).toMatchObject({ status: 2 })
-    expect(scale('--have', 'nonsense')).toMatchObject({ status: 2 })
+    expect((await scale('--portions', '12')).value).toMatchObject({
+      factor: 2,
+      dish: { aim: { portions: 12 } },
+    })
+    expect((await scale('--portions', '12')).value?.notes.length).toBeGreaterThan(0)
+    expect((await scale('--have', 'walnuts=50 g')).value?.reason).toContain('Limited by walnuts')
+    expect((await scale('--have', 'walnuts=50 g', '--have', 'olive oil=1 tbsp')).value?.factor).toBeLessThan(
+      0.4,
+    )
+    expect((await scale('--mass', '671')).value?.factor).toBeCloseTo(0.5, 1)
+    expect(await scale()).toMatchObject({ status: 2 })
+    expect(await scale('--have', 'seaweed soup=2')).toMatchObject({ status: 2 })
+    expect(await scale('--have', 'nonsense')).toMatchObject({ status: 2 })
   })
 
-  it('library: finds by id and by another region’s word', () => {
-    expect(json(frijol(['library', '--food', 'courgette']).stdout)).toMatchObject([
+  it('tune: proposes amounts that keep a limit, holds what is held, and names limits that collide', async () => {
+    const patties = `# Bean patties
+
+Serves 4
+
+## Ingredients
+
+- 300 g cooked black beans
+- 80 g rolled oats
+- 60 g walnuts, chopped
+- 40 g tomato paste
+- 20 g soy sauce
+- 5 g salt
+
+## Method
+
+1. Mash the beans.
+2. Mix in everything else.
+3. Shape into 4 patties 15 mm thick.
+4. Fry for 8 minutes, turning once.
+`
+    const args = ['tune', '-', '--original', 'beef_patty', '--limit', 'sodiumMg<=500', '--hold', 'walnuts']
+    const { status, stdout } = await frijol(args, patties)
+    expect(status).toBe(0)
+    const value = json(stdout) as {
+      lines: { foodId: string; beforeG: number; afterG: number }[]
+      objective: { before: number; after: number }
+      limits: { id: string; value: number; holds: boolean }[]
+      dish: unknown
+    }
+    expect(value.objective.after).toBeLessThan(value.objective.before)
+    expect(value.limits).toMatchObject([{ id: 'sodiumMg', holds: true }])
+    expect(value.lines.find(({ foodId }) => foodId === 'walnuts')).toMatchObject({ beforeG: 60, afterG: 60 })
+    const again = await frijol(['assess', '-'], JSON.stringify(value.dish))
+    expect(json(again.stdout)).toMatchObject({
+      perPortion: { sodiumMg: expect.closeTo(value.limits[0]?.value ?? 0, 6) as number },
+    })
+
+    const wrong = await frijol(
+      ['tune', '-', '--original', 'beef_patty', '--limit', 'proteinG>=90', '--limit', 'energyKcal<=300'],
+      patties,
+    )
+    expect(wrong.status).toBe(2)
+    expect(json(wrong.stderr)).toMatchObject({ collide: expect.arrayContaining(['proteinG']) as string[] })
+    for (const bad of [
+      ['--limit', 'salt'],
+      ['--hold', 'kryptonite'],
+      ['--part', 'nothing'],
+      ['--limit', 'cost<=1'],
+    ])
+      expect(
+        (await frijol(['tune', '-', '--original', 'beef_patty', ...bad], patties)).status,
+        bad.join(' '),
+      ).toBe(2)
+  }, 60_000)
+
+  it('library: finds by id and by another region’s word', async () => {
+    expect(json((await frijol(['library', '--food', 'courgette'])).stdout)).toMatchObject([
       { id: 'courgette', source: expect.stringContaining('D077') as string },
     ])
-    expect(json(frijol(['library', 'zucchini']).stdout)).toMatchObject([{ id: 'courgette' }])
+    expect(json((await frijol(['library', 'zucchini'])).stdout)).toMatchObject([{ id: 'courgette' }])
   })
 
   it.each([
@@ -153,8 +214,8 @@ describe('frijol', () => {
     [['bake'], '', 'command'],
     [[], '', 'command'],
     [['lines', '--wrong'], '', ''],
-  ])('%j is the input’s fault: exit 2, one JSON object, no stack', (args, input, words) => {
-    const { status, stdout, stderr } = frijol(args, input)
+  ])('%j is the input’s fault: exit 2, one JSON object, no stack', async (args, input, words) => {
+    const { status, stdout, stderr } = await frijol(args, input)
     expect(status).toBe(2)
     expect(stdout).toBe('')
     expect(json(stderr)).toMatchObject({

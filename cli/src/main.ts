@@ -8,6 +8,7 @@ import { contextFor, dishesFrom, kitchenFor, readInput, withAim, type Streams } 
 import { linesEntry } from './lines'
 import { scaled } from './scale'
 import { InputFault, type Options, readOptions, USAGE } from './options'
+import { tuned } from './tune'
 
 const one = (dishes: readonly Dish[]): Dish => {
   const first = dishes[0]
@@ -99,6 +100,8 @@ function run(options: Options, streams: Streams): unknown {
       return printed(assess(withAim(dish(), options), library, kitchen))
     case 'scale':
       return scaled(withAim(dish(), { ...options, portions: null }), kitchen, options)
+    case 'tune':
+      return tuned(withAim(dish(), options), kitchen, options)
     case 'export':
       return exported(withAim(dish(), options), kitchen, options.as)
     case 'library':
@@ -115,19 +118,21 @@ const standard: Streams = {
 }
 
 /** Runs a command. Exit code 0 done, 2 the input is at fault; a defect throws. */
-export function main(argv: readonly string[], streams: Streams = standard): number {
+export async function main(argv: readonly string[], streams: Streams = standard): Promise<number> {
   try {
     if (argv.includes('--help') || argv.includes('-h')) {
       streams.out(`${USAGE}\n`)
       return 0
     }
-    const result = run(readOptions(argv), streams)
+    const result = await run(readOptions(argv), streams)
     const text = typeof result === 'string' ? result : JSON.stringify(result, null, 2)
     streams.out(text.endsWith('\n') ? text : `${text}\n`)
     return 0
   } catch (error) {
     if (!(error instanceof InputFault)) throw error
-    streams.err(`${JSON.stringify({ error: error.message, at: error.at, hint: error.hint })}\n`)
+    streams.err(
+      `${JSON.stringify({ error: error.message, at: error.at, hint: error.hint, ...error.more })}\n`,
+    )
     return 2
   }
 }

@@ -4,10 +4,13 @@ import { parseArgs } from 'node:util'
 export class InputFault extends Error {
   readonly at: string
   readonly hint: string
-  constructor(message: string, at: string, hint: string) {
+  /** Fields beside the message, as ids of limits that collide. */
+  readonly more: Readonly<Record<string, unknown>>
+  constructor(message: string, at: string, hint: string, more: Readonly<Record<string, unknown>> = {}) {
     super(message)
     this.at = at
     this.hint = hint
+    this.more = more
   }
 }
 
@@ -22,10 +25,19 @@ export interface Options {
   readonly food: string | null
   readonly mass: number | null
   readonly have: readonly string[]
+  /** Of `tune` and `swap`. */
+  readonly part: string | null
+  readonly hold: readonly string[]
+  readonly allow: readonly string[]
+  readonly limit: readonly string[]
+  readonly amountsOnly: boolean
+  readonly seed: number | null
+  readonly without: readonly string[]
+  readonly line: number | null
 }
 
 export const USAGE =
-  'frijol lines|read|assess|scale|export|library [FILE|-] [--original ID] [--family ID] [--portions N] [--region us|metric|australian|imperial] [--as jsonld|md|csv|backup] [--food ID] [--mass G] [--have "food=200 g"]'
+  'frijol lines|read|assess|scale|tune|swap|export|library [FILE|-] [--original ID] [--family ID] [--portions N] [--region us|metric|australian|imperial] [--as jsonld|md|csv|backup] [--food ID] [--mass G] [--have "food=200 g"] [--part NAME] [--hold FOOD] [--allow FOOD] [--limit "sodiumMg<=400"] [--amounts-only] [--seed N] [--line N] [--without gluten,soy]'
 
 function positive(text: string | undefined, name: string): number | null {
   if (text === undefined) return null
@@ -39,6 +51,7 @@ function positive(text: string | undefined, name: string): number | null {
 /** Reads the arguments. Throws InputFault for unknown options. */
 export function readOptions(argv: readonly string[]): Options {
   const text = { type: 'string' } as const
+  const many = { type: 'string', multiple: true } as const
   let parsed
   try {
     parsed = parseArgs({
@@ -52,7 +65,15 @@ export function readOptions(argv: readonly string[]): Options {
         as: text,
         food: text,
         mass: text,
-        have: { type: 'string', multiple: true },
+        have: many,
+        part: text,
+        hold: many,
+        allow: many,
+        limit: many,
+        'amounts-only': { type: 'boolean' },
+        seed: text,
+        without: many,
+        line: text,
       },
     })
   } catch (error) {
@@ -72,5 +93,13 @@ export function readOptions(argv: readonly string[]): Options {
     food: values.food ?? null,
     mass: positive(values.mass, 'mass'),
     have: values.have ?? [],
+    part: values.part ?? null,
+    hold: values.hold ?? [],
+    allow: values.allow ?? [],
+    limit: values.limit ?? [],
+    amountsOnly: values['amounts-only'] ?? false,
+    seed: positive(values.seed, 'seed'),
+    without: (values.without ?? []).flatMap((ids) => ids.split(/[,\s]+/)).filter((id) => id !== ''),
+    line: positive(values.line, 'line'),
   }
 }

@@ -1,6 +1,6 @@
 import { assess } from '../assess'
 import { resolveLines } from '../composition'
-import { composeLine, formatAmount, VOLUME_UNITS, volumeMeasure } from '../measure'
+import { formatAmount, gramsLine, gramStep, VOLUME_UNITS, volumeMeasure, withAmount } from '../measure'
 import type {
   Amount,
   Dish,
@@ -42,14 +42,6 @@ const DOSE_TOLERANCE = 0.01
 /** A ratio may move by this share through rounding and no more. @source practice */
 const MOST_RATIO_MOVE = 0.02
 
-/** Step of printed grams: 0.05 below 1, 0.1 to 10, 1 to 100, 5 to 1000, then 10. @source practice */
-function gramStep(grams: number): number {
-  if (grams < 1) return 0.05
-  if (grams < 10) return 0.1
-  if (grams < 100) return 1
-  return grams < 1000 ? 5 : 10
-}
-
 function usable(value: number, unit: UnitId | null): number {
   if (value <= 0) return value
   const stepped = (step: number): number => Math.max(step, Math.round(value / step) * step)
@@ -74,10 +66,6 @@ function usable(value: number, unit: UnitId | null): number {
 const isExact = (food: Ingredient): boolean =>
   EXACT_CLASSES.has(food.foodClass) ||
   ((food.functional?.roles.some((role) => EXACT_ROLES.has(role)) ?? false) && food.foodClass !== 'savoury')
-
-function withAmount(line: FormulaLine, amount: Amount): FormulaLine {
-  return { ...line, amount, text: composeLine(formatAmount(amount), line) }
-}
 
 /** Spoons and cups of a line without a range, together, in the fewest measures that are close. */
 function spooned(amount: Amount, kitchen: Kitchen): Amount | null {
@@ -114,19 +102,6 @@ function roundedLine(line: FormulaLine, kitchen: Kitchen): FormulaLine {
 function inGrams(line: FormulaLine, massG: number): FormulaLine {
   const shown = Number((Math.round(massG / FINE_STEP_G) * FINE_STEP_G).toFixed(1))
   return gramsLine(line, Math.abs(shown / massG - 1) <= DOSE_TOLERANCE ? shown : Number(massG.toPrecision(4)))
-}
-
-function gramsLine(line: FormulaLine, grams: number): FormulaLine {
-  const term = {
-    sign: 1 as const,
-    low: grams,
-    high: grams,
-    unit: 'g' as const,
-    qualifier: null,
-    size: null,
-    pack: null,
-  }
-  return withAmount(line, { terms: [term], isApproximate: false })
 }
 
 const RANK = { in: 0, drift: 1, out: 2 } as const

@@ -1,0 +1,357 @@
+import { assess } from '../assess'
+import type { AttributeId, Assessment, Dish } from '../model'
+import type { SolveLinear } from '../solver'
+import { addFoods } from './addFoods'
+import { type AnswerKind, cheapest, closestFrom, fewest, sparing, stepped, type Steps } from './answers'
+import { applied, isMoved } from './apply'
+import { aimLimits, type Bench, LIMITED, type Limit, type TuneAsk } from './ask'
+import { type Bind, bindsOf } from './binds'
+import { collisions, type Collisions, KEPT, LEAST_BREACH } from './collide'
+import { problemOf } from './problem'
+import type { Problem } from './problemTypes'
+import { CLOSEST, distanceOf, type Found, search, type ShouldStop } from './search'
+
+export interface ChangedLine {
+  readonly lineId: string
+  readonly text: string
+  readonly foodId: string | null
+  readonly name: string
+  readonly beforeG: number
+  readonly afterG: number
+}
+export interface ChangedSetting {
+  readonly stepId: string
+  readonly step: string
+  readonly parameter: 'minutes' | 'keeps'
+  readonly before: number
+  readonly after: number
+}
+export interface TunedAttribute {
+  readonly id: AttributeId
+  readonly before: number
+  readonly after: number
+  readonly target: { readonly low: number; readonly high: number }
+  readonly weight: number
+}
+export interface KeptLimit {
+  readonly id: string
+  readonly label: string
+  readonly unit: string
+  readonly value: number
+  readonly limit: number
+  readonly side: 'most' | 'least'
+  readonly holds: boolean
+}
+
+/** One way to get closer: a dish, and what it differs in. Figures are those of `assess` for that dish. */
+export interface Answer {
+  readonly kind: AnswerKind
+  readonly dish: Dish
+  /** Every line with a mass, changed or not. */
+  readonly lines: readonly ChangedLine[]
+  readonly process: readonly ChangedSetting[]
+  readonly attributes: readonly TunedAttribute[]
+  readonly objective: { readonly before: number; readonly after: number }
+  readonly limits: readonly KeptLimit[]
+  readonly assessment: Assessment
+}
+
+export interface Tuned {
+  /** Closest first; none where bounds collide. */
+  readonly answers: readonly Answer[]
+  readonly binds: readonly Bind[]
+  /** Set where the bounds that were asked for cannot all be kept, with the dish that breaks them least. */
+  readonly collisions: (Pick<Collisions, 'collide' | 'loosen'> & { readonly nearest: Dish }) | null
+  readonly before: Assessment
+  /** The closest before amounts are rounded: its distance, and how it was reached. */
+  readonly best: { readonly distance: number }
+  readonly evaluations: number
+  /** It was stopped, or cut short, before it was done. */
+  readonly isCut: boolean
+}
+
+export interface TuneOptions {
+  readonly shouldStop?: ShouldStop
+  /** Told how many mixes were looked at, and the first and every better answer. */
+  readonly onProgress?: (told: { readonly evaluations: number; readonly answer: Answer | null }) => void
+}
+
+/** How often a search begins again from what it proposed, where the words of the method then read otherwise. */
+const MOST_RESTARTS = 3
+/** Breaches count this much more where a mix that has none is left. */
+const STERN = 30
+/** Each time it begins nearer to the present mix, by this share. */
+const NEARER = 0.75
+/** What a proposal promises is kept to this many points. */
+const PROMISE = 0.15
+
+function keptLimits(limits: readonly Limit[], { perPortion }: Assessment): KeptLimit[] {
+  return limits.flatMap(({ id, least, most }) => {
+    const value = perPortion[id]
+    if (value === null) return []
+    const { label, unit } = LIMITED[id]
+    const sides: KeptLimit[] = []
+    if (most !== null)
+      sides.push({ id, label, unit, value, limit: most, side: 'most', holds: value <= most + 1e-9 })
+    if (least !== null)
+      sides.push({ id, label, unit, value, limit: least, side: 'least', holds: value >= least - 1e-9 })
+    return sides
+  })
+}
+
+const partOf = ({ parts }: Assessment, partId: string) => parts.find((one) => one.partId === partId)
+
+function answerOf(
+  kind: AnswerKind,
+  first: Dish,
+  before: Assessment,
+  dish: Dish,
+  problem: Problem,
+  x: ArrayLike<number>,
+  ask: TuneAsk,
+  { library, kitchen }: Bench,
+): Answer {
+  const assessment = assess(dish, library, kitchen)
+  const was = partOf(before, ask.partId)
+  const is = partOf(assessment, ask.partId)
+  const stepText = (id: string): string =>
+    dish.parts.flatMap(({ steps }) => steps).find((step) => step.id === id)?.text ?? ''
+  return {
+    kind,
+    dish,
+    lines: (is?.lines ?? []).flatMap((line): ChangedLine[] => {
+      if (line.massG === null) return []
+      const beforeG = was?.lines.find(({ lineId }) => lineId === line.lineId)?.massG ?? 0
+      return [
+        {
+          lineId: line.lineId,
+          text: line.text,
+          foodId: line.foodId,
+          name: line.name,
+          beforeG,
+          afterG: line.massG,
+        },
+      ]
+    }),
+    process: problem.knobs.flatMap((knob, at): ChangedSetting[] => {
+      const after = x[at] ?? knob.now
+      if (knob.kind === 'line' || !isMoved(knob, after)) return []
+      const original = first.parts.flatMap(({ steps }) => steps).find(({ id }) => id === knob.id)
+      return [
+        {
+          stepId: knob.id,
+          step: stepText(knob.id),
+          parameter: knob.kind,
+          before:
+            knob.kind === 'keeps' && original?.until?.kind === 'keeps'
+              ? original.until.fraction
+              : (original?.durationMin ?? knob.now),
+          after,
+        },
+      ]
+    }),
+    attributes: (is?.attributes ?? []).flatMap(({ id, value, target, weight }): TunedAttribute[] =>
+      target === null || weight === 0
+        ? []
+        : [
+            {
+              id,
+              before: was?.attributes.find((one) => one.id === id)?.value ?? value,
+              after: value,
+              target,
+              weight,
+            },
+          ],
+    ),
+    objective: { before: was?.distance ?? 0, after: is?.distance ?? 0 },
+    limits: keptLimits([...aimLimits(dish), ...ask.limits], assessment),
+    assessment,
+  }
+}
+
+const stopsIn = ({ findings }: Assessment): Set<string> =>
+  new Set(findings.flatMap(({ severity, rule }) => (severity === 'stop' ? [rule] : [])))
+
+/** Whether a proposal is as it was promised, once its words are read and its dish is assessed anew. */
+function isKept(problem: Problem, steps: Steps, answer: Answer, before: Assessment): boolean {
+  const promised = problem.look(steps.x)
+  const keeps = problem.outputs.every(({ kind, id }, at) => {
+    if (kind !== 'attribute') return true
+    const after = answer.attributes.find((one) => one.id === id)?.after
+    return after === undefined || Math.abs(after - (promised[at] ?? after)) <= PROMISE
+  })
+  const stops = stopsIn(before)
+  return (
+    keeps &&
+    answer.limits.every(({ holds }) => holds) &&
+    [...stopsIn(answer.assessment)].every((rule) => stops.has(rule)) &&
+    windowsHold(before, answer.assessment, problem.part.partId)
+  )
+}
+
+/** No deciding window that was kept is left. */
+function windowsHold(before: Assessment, after: Assessment, partId: string): boolean {
+  const was = partOf(before, partId)?.ratios ?? []
+  return (partOf(after, partId)?.ratios ?? []).every(
+    ({ id, value, low, high, state }) =>
+      state !== 'out' ||
+      was.some(
+        (one) =>
+          one.id === id &&
+          value >= Math.min(low, one.value) - 1e-9 &&
+          value <= Math.max(high, one.value) + 1e-9,
+      ),
+  )
+}
+
+/**
+ * Looks for amounts, and where allowed times and ends of steps, that bring a part to its goal.
+ *
+ * Attributes come into their bands by importance; limits, deciding windows and the size of the batch hold; few lines
+ * change, and little; amounts come out as they are weighed or spooned. Anytime: `onProgress` is told of the first answer
+ * and of better ones, and what was found stands when it is stopped. Deterministic for a seed.
+ *
+ * @param ask limits are of a portion, bounds in g
+ * @param solve see `createSolver`
+ * @throws TuneFault where there is nothing to tune, or nothing to tune to
+ */
+export function tune(
+  dish: Dish,
+  ask: TuneAsk,
+  bench: Bench,
+  solve: SolveLinear,
+  { shouldStop = () => false, onProgress = () => undefined }: TuneOptions = {},
+): Tuned {
+  const { library, kitchen } = bench
+  const before = assess(dish, library, kitchen)
+  const open = ask.allow.length === 0 ? dish : addFoods(dish, ask, bench)
+  let problem = problemOf(open, ask, bench)
+  let evaluations = 0
+  const made = (steps: Steps): Answer =>
+    answerOf(
+      steps.kind,
+      dish,
+      before,
+      withoutEmpty(applied(open, ask.partId, problem.knobs, steps.x, kitchen), steps.x, problem),
+      problem,
+      steps.x,
+      ask,
+      bench,
+    )
+  const tell = (found: Found): void => {
+    const steps = found.breach > LEAST_BREACH ? null : stepped(problem, 'closest', found, CLOSEST, solve)
+    const answer = steps === null ? null : made(steps)
+    onProgress({ evaluations: problem.count.evaluations, answer })
+  }
+  const best = freed(closestFrom(problem, ask.starts, ask.seed, solve, shouldStop, tell))
+  if (best.breach > LEAST_BREACH) {
+    const { collide, loosen, nearest } = collisions(problem, best, solve, shouldStop)
+    return {
+      answers: [],
+      binds: [],
+      collisions: {
+        collide,
+        loosen,
+        nearest: withoutEmpty(applied(open, ask.partId, problem.knobs, nearest, kitchen), nearest, problem),
+      },
+      before,
+      best: { distance: best.distance },
+      evaluations: problem.count.evaluations,
+      isCut: shouldStop(),
+    }
+  }
+  const closest = settled(sparing(problem, best, solve, shouldStop))
+  const answers: Answer[] = []
+  if (closest !== null) answers.push(closest.answer)
+  const changes = closest?.steps.changes ?? problem.knobs.length
+  for (const steps of [
+    fewest(problem, best, changes, solve, shouldStop),
+    cheapest(problem, best, solve, shouldStop),
+  ]) {
+    if (steps === null) continue
+    const answer = made(steps)
+    if (isKept(problem, steps, answer, before) && !answers.some((other) => isAlike(other, answer)))
+      answers.push(answer)
+  }
+  const binds = best.distance > MATCHED ? bindsOf(problem, best, solve, shouldStop) : []
+  evaluations += problem.count.evaluations
+  return {
+    answers,
+    binds,
+    collisions: null,
+    before,
+    best: { distance: best.distance },
+    evaluations,
+    isCut: shouldStop(),
+  }
+
+  /** The closest in whole steps, looked for anew where the proposal does not keep what was promised of it. */
+  function settled(from: Found): { steps: Steps; answer: Answer } | null {
+    let found = from
+    for (let again = 0; again <= MOST_RESTARTS; again += 1) {
+      const steps = stepped(problem, 'closest', found, CLOSEST, solve) ?? stay()
+      const answer = made(steps)
+      if (isKept(problem, steps, answer, before)) return { steps, answer }
+      // The words of the proposed dish read otherwise, or its method would do harm: looked for again from there, nearer by.
+      const share = NEARER ** again
+      const near = found.x.map((value, at) => {
+        const now = problem.knobs[at]?.now ?? value
+        return problem.knobs[at]?.kind === 'line' ? now + (value - now) * share : now
+      })
+      evaluations += problem.count.evaluations
+      problem = problemOf(
+        open,
+        { ...ask, method: ask.method && again === 0 },
+        bench,
+        applied(open, ask.partId, problem.knobs, near, kitchen),
+      )
+      found = freed(search(problem, near.slice(0, problem.knobs.length), CLOSEST, solve, shouldStop))
+    }
+    const steps = stay()
+    return { steps, answer: made(steps) }
+  }
+
+  /** A mix that keeps every bound, where the first one found breaks some and there is one. */
+  function freed(found: Found): Found {
+    if (found.breach <= LEAST_BREACH) return found
+    const kept = search(problem, found.x, KEPT, solve, shouldStop)
+    if (kept.breach > LEAST_BREACH) return found
+    const again = search(problem, kept.x, { ...CLOSEST, stern: STERN }, solve, shouldStop)
+    return again.breach > LEAST_BREACH ? kept : again
+  }
+
+  /** Nothing changed. */
+  function stay(): Steps {
+    const x = problem.start.slice()
+    return { kind: 'closest', x, distance: distanceOf(problem.outputs, problem.look(x)), changes: 0 }
+  }
+}
+
+/** Closer than this there is nothing to be held back from. */
+const MATCHED = 0.01
+
+/** Lines that were let in and that the answer does not use are not in the dish. */
+function withoutEmpty(dish: Dish, x: ArrayLike<number>, { knobs }: Problem): Dish {
+  const unused = new Set(
+    knobs.flatMap((knob, at) =>
+      knob.kind === 'line' && knob.now === 0 && !isMoved(knob, x[at] ?? 0) ? [knob.id] : [],
+    ),
+  )
+  if (unused.size === 0) return dish
+  return {
+    ...dish,
+    parts: dish.parts.map((part) => ({
+      ...part,
+      lines: part.lines.filter(({ id }) => !unused.has(id)),
+      steps: part.steps.map((step) =>
+        step.uses === null ? step : { ...step, uses: step.uses.filter(({ id }) => !unused.has(id)) },
+      ),
+    })),
+  }
+}
+
+const isAlike = (a: Answer, b: Answer): boolean =>
+  a.lines.length === b.lines.length &&
+  a.lines.every(
+    (line, at) => Math.abs(line.afterG - (b.lines[at]?.afterG ?? 0)) < 0.005 * Math.max(1, line.afterG),
+  )
