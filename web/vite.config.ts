@@ -32,7 +32,9 @@ export default defineConfig({
       },
       workbox: {
         importScripts: ['/sw-routes.js'],
-        globPatterns: ['**/*.{js,css,html,woff2,svg,json}'],
+        globPatterns: ['**/*.{js,css,html,woff2,svg,json,wasm}'],
+        // The linear solver.
+        maximumFileSizeToCacheInBytes: 6 * 1024 * 1024,
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api\//],
         cleanupOutdatedCaches: true,
@@ -40,6 +42,7 @@ export default defineConfig({
     }),
   ],
   worker: { format: 'es' },
+  optimizeDeps: { exclude: ['highs'] },
   build: {
     target: 'es2022',
     sourcemap: true,
@@ -64,7 +67,11 @@ export default defineConfig({
               priority: 3,
             },
             // What works dishes out is one chunk: it is always needed whole, and many small ones cost more.
-            { name: 'engine', test: /[\\/]core[\\/]src[\\/](?!model|interchange)/, priority: 1 },
+            {
+              name: 'engine',
+              test: /[\\/]core[\\/]src[\\/](?!model|interchange|tune|solver|swap)/,
+              priority: 1,
+            },
             { name: 'ui', test: /[\\/]web[\\/]src[\\/]ui[\\/](?!FinderList|Toasts|dragging)/ },
           ],
         },

@@ -60,5 +60,19 @@ export function applied(
       (moved.get(step.id) ?? []).reduce((now, { knob, value }) => stepAt(now, knob, value), step),
     ),
   })
-  return { ...dish, parts: dish.parts.map((part) => (part.id === partId ? change(part) : part)) }
+  return {
+    ...dish,
+    parts: dish.parts.map((part) => (part.id === partId ? change(part) : part)),
+    written: dish.written.map((written) => ({
+      ...written,
+      text: written.stepIds.reduce(
+        (text, id) =>
+          (moved.get(id) ?? []).reduce(
+            (now, { knob, value }) => (knob.kind === 'minutes' ? wordsWith(now, knob.now, value) : now),
+            text,
+          ),
+        written.text,
+      ),
+    })),
+  }
 }

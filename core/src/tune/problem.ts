@@ -203,7 +203,13 @@ export function problemOf(dish: Dish, ask: TuneAsk, bench: Bench, near: Dish = d
       `“${part.name}” has no original and no bands of its own to be tuned to.`,
       'Choose an original in Aim, or set bands there.',
     )
-  const limits = limitOutputs(merged([...aimLimits(dish), ...ask.limits]), before, kitchen)
+  const aims = aimLimits(dish)
+  const unknown = aims.filter(({ id }) => before.perPortion[id] === null)
+  const limits = limitOutputs(
+    merged([...aims.filter((limit) => !unknown.includes(limit)), ...ask.limits]),
+    before,
+    kitchen,
+  )
   const attributePlace = wanted.map(({ id }) => table.attributes.findIndex((one) => one.id === id))
   const windows = windowOutputs(
     part,
@@ -307,5 +313,6 @@ export function problemOf(dish: Dish, ask: TuneAsk, bench: Bench, near: Dish = d
     count,
     before,
     part,
+    unknown: unknown.map(({ id }) => id),
   }
 }

@@ -1,4 +1,5 @@
 import type { Assessment, PartAssessment } from '../model'
+import type { LimitedId } from './ask'
 
 /** One thing that a search may change. */
 export interface Knob {
@@ -45,4 +46,6 @@ export interface Problem {
   readonly count: { evaluations: number }
   readonly before: Assessment
   readonly part: PartAssessment
+  /** Limits of the dish's aim that rest on what is not known: they are not kept, and it is said. */
+  readonly unknown: readonly LimitedId[]
 }

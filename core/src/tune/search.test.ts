@@ -52,6 +52,7 @@ function problemWith(
     count,
     before: null as never,
     part: null as never,
+    unknown: [],
   }
 }
 

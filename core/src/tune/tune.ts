@@ -4,7 +4,7 @@ import type { SolveLinear } from '../solver'
 import { addFoods } from './addFoods'
 import { type AnswerKind, cheapest, closestFrom, fewest, sparing, stepped, type Steps } from './answers'
 import { applied, isMoved } from './apply'
-import { aimLimits, type Bench, LIMITED, type Limit, type TuneAsk } from './ask'
+import { aimLimits, type Bench, LIMITED, type Limit, type LimitedId, type TuneAsk } from './ask'
 import { type Bind, bindsOf } from './binds'
 import { collisions, type Collisions, KEPT, LEAST_BREACH } from './collide'
 import { problemOf } from './problem'
@@ -65,6 +65,8 @@ export interface Tuned {
   readonly before: Assessment
   /** The closest before amounts are rounded: its distance, and how it was reached. */
   readonly best: { readonly distance: number }
+  /** Limits of the aim that could not be kept, for what they rest on is not known. */
+  readonly unknown: readonly LimitedId[]
   readonly evaluations: number
   /** It was stopped, or cut short, before it was done. */
   readonly isCut: boolean
@@ -256,6 +258,7 @@ export function tune(
       },
       before,
       best: { distance: best.distance },
+      unknown: problem.unknown,
       evaluations: problem.count.evaluations,
       isCut: shouldStop(),
     }
@@ -281,6 +284,7 @@ export function tune(
     collisions: null,
     before,
     best: { distance: best.distance },
+    unknown: problem.unknown,
     evaluations,
     isCut: shouldStop(),
   }

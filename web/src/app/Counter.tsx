@@ -1,6 +1,6 @@
 import type { PortionFigure } from '@frijol/core/assess'
 import { clsx } from 'clsx'
-import { askWhy, useAssessment, useDish, useKitchenStore } from '../store'
+import { askWhy, useAssessment, useDish, useKitchenStore, useProposal } from '../store'
 
 interface FigureProps {
   value: string
@@ -39,6 +39,8 @@ function Figure({ value, words, isBroken = false, asked }: FigureProps) {
 }
 
 const grams = (value: number): string => `${Math.round(value)} g`
+/** "1754 g → 1719 g" reads better as "1754 → 1719 g". */
+const bare = (text: string): string => text.replace(/ (?:g|mg)$/, '')
 const bound = (isLower: boolean): string => (isLower ? '≥ ' : '')
 
 /** The dark strip of totals that stays through Mix and Method, each beside its limit. */
@@ -46,7 +48,17 @@ export function Counter() {
   const dish = useDish()
   const assessment = useAssessment()
   const currency = useKitchenStore((state) => state.kitchen.currency)
+  const proposed = useProposal((state) => state.assessment)
   const { rawMassG, cookedMassG, perPortion: each } = assessment
+  /** A figure now, and what it would be by the proposal on the screen. */
+  const withThen = (
+    now: number,
+    then: number | null | undefined,
+    shown: (value: number) => string,
+  ): string =>
+    then === null || then === undefined || shown(then) === shown(now)
+      ? shown(now)
+      : `${bare(shown(now))} → ${shown(then)}`
   const { sodiumMgMax, proteinGMin, costMax } = dish.aim.limits
   const isLower = (name: string): boolean => each.atLeast.includes(name)
   const loss = rawMassG > 0 ? Math.round(100 * (cookedMassG / rawMassG - 1)) : 0
@@ -58,9 +70,9 @@ export function Counter() {
       data-on-night
       className="no-print sticky bottom-0 z-20 flex min-h-16 items-center gap-x-7 overflow-x-auto rounded-t-card bg-night py-2 pr-52 pl-4 text-on-night max-md:bottom-[66px] max-md:gap-x-4 max-md:pr-48"
     >
-      <Figure value={grams(rawMassG)} words="raw batch" />
+      <Figure value={withThen(rawMassG, proposed?.rawMassG, grams)} words="raw batch" />
       <Figure
-        value={grams(cookedMassG)}
+        value={withThen(cookedMassG, proposed?.cookedMassG, grams)}
         words={loss === 0 ? 'cooked' : `cooked, ${loss < 0 ? '−' : '+'}${Math.abs(loss)} %`}
       />
       <Figure
@@ -69,25 +81,31 @@ export function Counter() {
       />
       {each.proteinG !== null && (
         <Figure
-          value={`${bound(isLower('proteinG'))}${each.proteinG.toFixed(1)} g`}
+          value={
+            bound(isLower('proteinG')) +
+            withThen(each.proteinG, proposed?.perPortion.proteinG, (g) => `${g.toFixed(1)} g`)
+          }
           words={proteinGMin === null ? 'protein a portion' : `protein, aim ${proteinGMin} g`}
-          isBroken={proteinGMin !== null && each.proteinG < proteinGMin}
+          isBroken={proteinGMin !== null && (proposed?.perPortion.proteinG ?? each.proteinG) < proteinGMin}
           asked="proteinG"
         />
       )}
       {each.sodiumMg !== null && (
         <Figure
-          value={`${bound(isLower('sodiumMg'))}${Math.round(each.sodiumMg)} mg`}
+          value={
+            bound(isLower('sodiumMg')) +
+            withThen(each.sodiumMg, proposed?.perPortion.sodiumMg, (mg) => `${Math.round(mg)} mg`)
+          }
           words={sodiumMgMax === null ? 'sodium a portion' : `sodium, up to ${sodiumMgMax}`}
-          isBroken={sodiumMgMax !== null && each.sodiumMg > sodiumMgMax}
+          isBroken={sodiumMgMax !== null && (proposed?.perPortion.sodiumMg ?? each.sodiumMg) > sodiumMgMax}
           asked="sodiumMg"
         />
       )}
       {each.cost !== null && (
         <Figure
-          value={`${bound(isLower('cost'))}${money(each.cost)}`}
+          value={bound(isLower('cost')) + withThen(each.cost, proposed?.perPortion.cost, money)}
           words={costMax === null ? 'a portion' : `a portion, up to ${money(costMax)}`}
-          isBroken={costMax !== null && each.cost > costMax}
+          isBroken={costMax !== null && (proposed?.perPortion.cost ?? each.cost) > costMax}
           asked="cost"
         />
       )}

@@ -1,5 +1,6 @@
-import { useEffect, useRef, useState } from 'react'
+import { useCallback, useState } from 'react'
 import { type Bar, BAR_PX, barsOption, type Palette } from './bars'
+import { Drawn } from './Drawn'
 
 export interface BarChartProps {
   title: string
@@ -8,25 +9,14 @@ export interface BarChartProps {
   bars: readonly Bar[]
 }
 
-function paletteOf(element: HTMLElement): Palette {
-  const style = getComputedStyle(element)
-  const colour = (name: string): string => style.getPropertyValue(`--color-${name}`).trim()
-  return {
-    bar: colour('aubergine'),
-    track: colour('husk'),
-    ink: colour('ink'),
-    quiet: colour('ink-2'),
-    font: style.fontFamily,
-  }
-}
-
 /** Bars with the table behind them: the same figures for reading aloud, and in sight when asked for. */
 export function BarChart({ title, unit, bars }: BarChartProps) {
   const [isTable, setTable] = useState(false)
+  const option = useCallback((palette: Palette) => barsOption(bars, palette), [bars])
   return (
     <figure className="m-0">
       <figcaption className="sr-only">{title}</figcaption>
-      {!isTable && <Drawn bars={bars} />}
+      {!isTable && <Drawn option={option} height={Math.max(1, bars.length) * BAR_PX} />}
       <Table title={title} unit={unit} bars={bars} isShown={isTable} />
       <button
         type="button"
@@ -38,45 +28,6 @@ export function BarChart({ title, unit, bars }: BarChartProps) {
       </button>
     </figure>
   )
-}
-
-function Drawn({ bars }: { bars: readonly Bar[] }) {
-  const place = useRef<HTMLDivElement>(null)
-  const drawn = useRef<Awaited<ReturnType<typeof begin>> | null>(null)
-  const latest = useRef(bars)
-  useEffect(() => {
-    latest.current = bars
-    const element = place.current
-    if (drawn.current === null || element === null) return
-    drawn.current.redraw(barsOption(bars, paletteOf(element)))
-  }, [bars])
-  useEffect(() => {
-    const element = place.current
-    if (element === null) return
-    let isOver = false
-    const observer = new ResizeObserver(() => drawn.current?.fit())
-    void begin(element, () => latest.current).then((chart) => {
-      if (isOver) {
-        chart.stop()
-        return
-      }
-      drawn.current = chart
-      observer.observe(element)
-    })
-    return () => {
-      isOver = true
-      observer.disconnect()
-      drawn.current?.stop()
-      drawn.current = null
-    }
-  }, [])
-  return <div ref={place} aria-hidden="true" style={{ height: Math.max(1, bars.length) * BAR_PX }} />
-}
-
-/** The drawing code is large, and fetched with the first chart. */
-async function begin(element: HTMLElement, bars: () => readonly Bar[]) {
-  const { draw } = await import('./drawing')
-  return draw(element, barsOption(bars(), paletteOf(element)))
 }
 
 interface TableProps extends BarChartProps {

@@ -1,9 +1,9 @@
-import { BarChart as BarSeries } from 'echarts/charts'
-import { GridComponent } from 'echarts/components'
+import { BarChart as BarSeries, LineChart as LineSeries } from 'echarts/charts'
+import { GridComponent, MarkLineComponent } from 'echarts/components'
 import { type EChartsCoreOption, init, use as register } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
 
-register([BarSeries, GridComponent, SVGRenderer])
+register([BarSeries, LineSeries, GridComponent, MarkLineComponent, SVGRenderer])
 
 /** Draws into an element. @returns the ways to draw again, to fit a new size, and to stop */
 export function draw(element: HTMLElement, option: EChartsCoreOption) {

@@ -1,3 +1,5 @@
 export { BarChart } from './BarChart'
 export type { Bar } from './bars'
+export { CurveChart } from './CurveChart'
+export type { CurvePoint } from './curve'
 export { classColour } from './classColour'

@@ -1,2 +1,3 @@
 export { DamagedRow } from './DamagedRow'
 export { PartTabs } from './PartTabs'
+export { FoodFinder } from './FoodFinder'

@@ -187,6 +187,7 @@ export const replaceFormula = (proposed: Dish, label: string): Command => ({
   label,
   apply: (dish) => {
     dish.parts = proposed.parts
+    dish.written = proposed.written
     dish.aim.portions = proposed.aim.portions
   },
 })

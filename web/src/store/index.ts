@@ -65,3 +65,5 @@ export { keepOwnOriginal, ownOriginalId, removeOwnOriginal, useOwnOriginals } fr
 export { importPantry, keepOwnFood, keepPartAsFood, removeOwnFood } from './pantry'
 export { type ClashPlace, useClashPlaces } from './clash'
 export { isRecipeFile } from '../workers'
+export { showProposal, useProposal } from './proposal'
+export { isCooked, takeProposal, type Tuning, useTaken, useTuning, withoutChanges } from './tuning'

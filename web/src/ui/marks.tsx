@@ -74,6 +74,56 @@ export function BandAndSeed({
   )
 }
 
+export interface BeforeAndAfterProps {
+  label: string
+  before: number
+  after: number
+  min: number
+  max: number
+  band: { low: number; high: number }
+  words: string
+  /** It ends in its band, comes nearer, or goes further off. */
+  way: 'in' | 'nearer' | 'further' | 'same'
+}
+
+/** The soft band is the reference; the hollow seed is where it stands, the full one where it would come to. */
+export function BeforeAndAfter({ label, before, after, min, max, band, words, way }: BeforeAndAfterProps) {
+  const at = (x: number): number => clamp(((x - min) / (max - min)) * 100)
+  const standing: Standing = way === 'in' ? 'in' : way === 'further' ? 'out' : 'drift'
+  const [from, to] = [Math.min(at(before), at(after)), Math.max(at(before), at(after))]
+  return (
+    <div className="grid h-[27px] grid-cols-[96px_1fr_104px] items-center gap-2.5 px-1 text-sm">
+      <span className="truncate first-letter:uppercase">{label}</span>
+      <span className="relative h-3 rounded-lg bg-husk" aria-hidden="true">
+        <i
+          className="absolute inset-y-0 rounded-lg bg-aubergine-soft shadow-[inset_0_0_0_1.5px_var(--color-aubergine-line)]"
+          style={{ left: `${at(band.low)}%`, width: `${at(band.high) - at(band.low)}%` }}
+        />
+        <i
+          className="absolute top-[5px] h-0.5 bg-ink-2/60"
+          style={{ left: `${from}%`, width: `${to - from}%` }}
+        />
+        <i
+          className="seed-shape absolute -top-0.5 -ml-2 size-4 border-2 border-ink-2 bg-paper"
+          style={{ left: `${at(before)}%` }}
+        />
+        <i
+          className={clsx('seed-shape absolute -top-0.5 -ml-2 size-4 border-2 border-paper', FILL[standing])}
+          style={{ left: `${at(after)}%` }}
+        />
+      </span>
+      <span
+        className={clsx(
+          'text-right text-[13px]',
+          way === 'in' || way === 'same' ? 'text-ink-2' : TEXT[standing],
+        )}
+      >
+        {words}
+      </span>
+    </div>
+  )
+}
+
 export interface WindowAndTickProps {
   label: string
   /** The value as read: "0.14 eq". */

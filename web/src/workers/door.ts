@@ -1,9 +1,11 @@
 import { proxy, wrap } from 'comlink'
 import type { Jobs } from './jobs'
 
-export interface JobOptions {
-  /** Told how far it is. */
-  readonly onProgress?: (done: number, all: number) => void
+type Told<K extends keyof Jobs> = Parameters<Jobs[K]>[1]
+
+export interface JobOptions<K extends keyof Jobs = 'importRecipes'> {
+  /** Told how far it is, in the job's own terms. */
+  readonly onProgress?: Told<K>
   /** Stops it: nothing of it arrives. */
   readonly signal?: AbortSignal
 }
@@ -22,7 +24,7 @@ const makeWorker: MakeWorker = () => new Worker(new URL('./worker.ts', import.me
 export async function runJob<K extends keyof Jobs>(
   name: K,
   input: Input<K>,
-  { onProgress = () => undefined, signal }: JobOptions = {},
+  { onProgress = () => undefined, signal }: JobOptions<K> = {},
   make: MakeWorker = makeWorker,
 ): Promise<Output<K>> {
   signal?.throwIfAborted()

@@ -1,8 +1,11 @@
 import { indexFoods } from '@frijol/core/measure'
-import type { Kitchen } from '@frijol/core/model'
+import type { Dish, Kitchen } from '@frijol/core/model'
 import { ownWordsOf, readRecipeMethod, stepFrom } from '@frijol/core/reading'
 import type { Ingredient } from '@frijol/core/model'
-import { libraryFrom, withOwn } from '@frijol/library/from'
+import { createSolver } from '@frijol/core/solver'
+import { tune, type TuneAsk, type Tuned, TuneFault, type TuneOptions } from '@frijol/core/tune'
+import { libraryFrom, withOriginals, withOwn } from '@frijol/library/from'
+import wasmUrl from 'highs/runtime?url'
 import { nanoid } from 'nanoid'
 import { fetchLibrary } from '../data/fetchLibrary'
 import { importRecipes } from './importRecipes'
@@ -13,6 +16,18 @@ export interface ImportInput {
   readonly kitchen: Kitchen
   readonly own: readonly Ingredient[]
 }
+
+export interface TuneInput {
+  readonly dish: Dish
+  readonly ask: TuneAsk
+  readonly kitchen: Kitchen
+  readonly own: readonly Ingredient[]
+}
+
+/** What a search brings: answers, or why there is nothing to look for. */
+export type TuneResult =
+  | { readonly ok: true; readonly tuned: Tuned }
+  | { readonly ok: false; readonly message: string; readonly hint: string }
 
 /** Everything that is worked out beside the screen: plain data in, plain data out, told how far it is. */
 export const JOBS = {
@@ -31,6 +46,20 @@ export const JOBS = {
       },
       onProgress,
     )
+  },
+  tune: async (
+    { dish, ask, kitchen, own }: TuneInput,
+    onProgress: NonNullable<TuneOptions['onProgress']>,
+  ): Promise<TuneResult> => {
+    const [content, solve] = await Promise.all([fetchLibrary(), createSolver({ wasmUrl })])
+    const library = withOriginals(withOwn(libraryFrom(content), own), kitchen.originals)
+    try {
+      return { ok: true, tuned: tune(dish, ask, { library, kitchen }, solve, { onProgress }) }
+    } catch (error) {
+      // What the person asked for cannot be looked for: that is an answer, not a defect.
+      if (error instanceof TuneFault) return { ok: false, message: error.message, hint: error.hint }
+      throw error
+    }
   },
 } as const
 

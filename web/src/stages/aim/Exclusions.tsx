@@ -1,7 +1,8 @@
 import { exclusionName } from '@frijol/core/rules'
-import { useMemo, useState } from 'react'
+import { useState } from 'react'
+import { FoodFinder } from '../../parts'
 import { commands, run, useDish, useLibrary } from '../../store'
-import { Button, Card, CardTitle, Finder, Sheet, ToggleChip } from '../../ui'
+import { Button, Card, CardTitle, Sheet, ToggleChip } from '../../ui'
 
 /** Groups first: what most kitchens exclude. */
 const GROUPS: readonly (readonly [string, string])[] = [
@@ -16,25 +17,6 @@ const GROUPS: readonly (readonly [string, string])[] = [
   ['nutritional-yeast', 'Nutritional yeast'],
 ]
 const GROUP_IDS = new Set(GROUPS.map(([id]) => id))
-
-/** Any food by name, to be kept out by itself. */
-function FindFood({ onPick }: { onPick: (id: string) => void }) {
-  const library = useLibrary()
-  const groups = useMemo(
-    () => [
-      {
-        heading: 'Foods',
-        items: [...library.ingredients.values()].map(({ id, name, otherNames }) => ({
-          id,
-          label: name,
-          words: otherNames,
-        })),
-      },
-    ],
-    [library],
-  )
-  return <Finder label="Foods" placeholder="Coconut oil, walnuts …" groups={groups} onPick={onPick} />
-}
 
 /** Allergens, kinds of food and single foods that the dish may not hold. */
 export function Exclusions() {
@@ -86,7 +68,9 @@ export function Exclusions() {
         onClose={() => setFinding(false)}
         width="wide"
       >
-        <FindFood
+        <FoodFinder
+          label="Foods"
+          placeholder="Coconut oil, walnuts …"
           onPick={(id) => {
             if (!excluded.has(id)) toggle(id)
             setFinding(false)

@@ -1,13 +1,15 @@
 import { useSearchParams } from 'react-router'
 import { PartTabs } from '../../parts'
 import { partOf, useAssessment, useDish } from '../../store'
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { Button, Card, HeaderActions } from '../../ui'
 import { AddLine } from './AddLine'
 import { LineTable } from './LineTable'
 import { Readings } from './Readings'
 import { ReadingsLine } from './ReadingsLine'
 import { ScaleSheet } from './ScaleSheet'
+
+const TuneView = lazy(async () => ({ default: (await import('./tune')).TuneView }))
 
 /** Mix: if it is made like this, how close is it, and what is out of its window? */
 export function MixStage() {
@@ -18,10 +20,30 @@ export function MixStage() {
   const part = dish.parts.find(({ id }) => id === params.get('part')) ?? dish.parts[0]
   const reading = part === undefined ? null : partOf(assessment, part.id)
   if (part === undefined || reading === null) return null
+  if (params.get('do') === 'tune')
+    return (
+      <Suspense
+        fallback={
+          <p role="status" className="text-ink-2">
+            Setting out …
+          </p>
+        }
+      >
+        <TuneView
+          key={part.id}
+          part={part}
+          reading={reading}
+          onClose={() => setParams({ part: part.id }, { replace: true })}
+        />
+      </Suspense>
+    )
   return (
     <div className="grid flex-1 items-start gap-4 pb-4 max-lg:pb-14 lg:grid-cols-[minmax(0,1fr)_minmax(380px,468px)]">
       <HeaderActions>
         <Button onClick={() => setScaling(true)}>Scale</Button>
+        <Button disabled={reading.distance === null} onClick={() => setParams({ part: part.id, do: 'tune' })}>
+          Tune
+        </Button>
       </HeaderActions>
       <ScaleSheet partId={part.id} isOpen={isScaling} onClose={() => setScaling(false)} />
       <Card aria-label="Formula" className="overflow-hidden">

@@ -1,0 +1,1 @@
+export { TuneView } from './TuneView'
