@@ -197,6 +197,31 @@ Serves 4
       ).toBe(2)
   }, 60_000)
 
+  it('swap: ranks what can stand in; convert: the whole dish without some foods', async () => {
+    const sauce =
+      '# Sauce\n\nServes 4\n\n## Ingredients\n\n- 300 ml milk\n- 30 g butter\n- 30 g flour\n\n## Method\n\n1. Melt the butter, stir in the flour.\n2. Add the milk and boil for 5 minutes.\n'
+    const { stdout } = await frijol(
+      ['swap', '-', '--family', 'coating-sauce', '--food', 'wheat-flour', '--without', 'gluten'],
+      sauce,
+    )
+    const proposals = json(stdout) as {
+      replaces: string
+      with: { foodId: string; text: string }[]
+      score: number
+    }[]
+    expect(proposals[0]).toMatchObject({ replaces: 'wheat-flour', with: [{ foodId: 'rice-flour' }] })
+    expect(proposals[0]?.with[0]?.text).toMatch(/^27 g .*rice flour/)
+    const all = await frijol(['swap', '-', '--without', 'animal'], sauce)
+    expect(new Set((json(all.stdout) as typeof proposals).map(({ replaces }) => replaces))).toEqual(
+      new Set(['milk-whole', 'butter']),
+    )
+    const made = await frijol(['convert', '-', '--without', 'animal,gluten'], sauce)
+    expect(json(made.stdout)).toMatchObject({ left: [], swaps: [{}, {}, {}] })
+    for (const bad of [[], ['--food', 'kryptonite'], ['--line', '9'], ['--food', 'walnuts']])
+      expect((await frijol(['swap', '-', ...bad], sauce)).status).toBe(2)
+    expect((await frijol(['convert', '-'], sauce)).status).toBe(2)
+  })
+
   it('library: finds by id and by another region’s word', async () => {
     expect(json((await frijol(['library', '--food', 'courgette'])).stdout)).toMatchObject([
       { id: 'courgette', source: expect.stringContaining('D077') as string },

@@ -8,6 +8,7 @@ import { contextFor, dishesFrom, kitchenFor, readInput, withAim, type Streams } 
 import { linesEntry } from './lines'
 import { scaled } from './scale'
 import { InputFault, type Options, readOptions, USAGE } from './options'
+import { converted, swaps } from './swap'
 import { tuned } from './tune'
 
 const one = (dishes: readonly Dish[]): Dish => {
@@ -102,6 +103,10 @@ function run(options: Options, streams: Streams): unknown {
       return scaled(withAim(dish(), { ...options, portions: null }), kitchen, options)
     case 'tune':
       return tuned(withAim(dish(), options), kitchen, options)
+    case 'swap':
+      return swaps(withAim(dish(), options), kitchen, options)
+    case 'convert':
+      return converted(withAim(dish(), options), kitchen, options)
     case 'export':
       return exported(withAim(dish(), options), kitchen, options.as)
     case 'library':

@@ -37,7 +37,7 @@ export interface Options {
 }
 
 export const USAGE =
-  'frijol lines|read|assess|scale|tune|swap|export|library [FILE|-] [--original ID] [--family ID] [--portions N] [--region us|metric|australian|imperial] [--as jsonld|md|csv|backup] [--food ID] [--mass G] [--have "food=200 g"] [--part NAME] [--hold FOOD] [--allow FOOD] [--limit "sodiumMg<=400"] [--amounts-only] [--seed N] [--line N] [--without gluten,soy]'
+  'frijol lines|read|assess|scale|tune|swap|convert|export|library [FILE|-] [--original ID] [--family ID] [--portions N] [--region us|metric|australian|imperial] [--as jsonld|md|csv|backup] [--food ID] [--mass G] [--have "food=200 g"] [--part NAME] [--hold FOOD] [--allow FOOD] [--limit "sodiumMg<=400"] [--amounts-only] [--seed N] [--line N] [--without gluten,soy]'
 
 function positive(text: string | undefined, name: string): number | null {
   if (text === undefined) return null

@@ -228,6 +228,7 @@ export const mince: Original = {
 }
 
 export const testLibrary: Library = {
+  swaps: [],
   rates: [],
   facts: testFacts,
   ingredients: new Map(

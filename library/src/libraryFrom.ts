@@ -1,4 +1,12 @@
-import type { Allergen, Conversion, Ingredient, Library, Original, RateConstant } from '@frijol/core/model'
+import type {
+  Allergen,
+  Conversion,
+  Ingredient,
+  Library,
+  Original,
+  RateConstant,
+  SwapRow,
+} from '@frijol/core/model'
 import type { StoredFacts } from './build/facts'
 import { factsFrom } from './facts'
 
@@ -10,6 +18,7 @@ export interface LibraryContent {
   readonly conversions: Conversion[]
   readonly rates: RateConstant[]
   readonly facts: StoredFacts
+  readonly swaps: SwapRow[]
 }
 
 const byId = <T extends { id: string }>(items: readonly T[]): ReadonlyMap<string, T> =>
@@ -23,6 +32,7 @@ export const libraryFrom = (content: LibraryContent): Library => ({
   conversions: content.conversions,
   rates: content.rates,
   facts: factsFrom(content.facts),
+  swaps: content.swaps,
 })
 
 /** A library with a person's own ingredients; an own one replaces a shipped one of the same id. */

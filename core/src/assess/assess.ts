@@ -119,7 +119,7 @@ function dishFindings(
   const missing = dish.parts.flatMap((part) =>
     usedUnlisted(lines, part.steps, names, library).map((found) => placed(found, part.id)),
   )
-  const animal = foods.find(({ food }) => isAnimal(food))
+  const animal = foods.find(({ food }) => isAnimal(food, library))
   const animals: Finding[] =
     animal === undefined
       ? []

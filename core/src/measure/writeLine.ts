@@ -33,7 +33,18 @@ export function foodPhrase({ name }: Pick<Ingredient, 'name'>): string {
   const plain = name.replace(/\s*\([^)]*\)/g, '').trim()
   const [first = '', ...rest] = plain.split(/,\s*/)
   const lower = (words: string): string => words.charAt(0).toLowerCase() + words.slice(1)
-  return [...rest, lower(first)].join(' ')
+  const before = rest
+    .map((part) => (part.startsWith('cooked ') ? 'cooked' : (part.split(' or ')[0] ?? part)))
+    .filter((part) => part.split(' ').length <= MOST_BEFORE)
+  return [...before, lower(first)].join(' ')
+}
+/** Longer descriptions behind a food's name are no part of what it is called. */
+const MOST_BEFORE = 2
+
+/** What a step calls a food: "olive oil" for "Olive oil, extra virgin". */
+export function foodName({ name }: Pick<Ingredient, 'name'>): string {
+  const plain = (name.split(',')[0] ?? name).replace(/\s*\([^)]*\)/g, '').trim()
+  return plain.charAt(0).toLowerCase() + plain.slice(1)
 }
 
 /** A line of a food that the library knows, in grams. */

@@ -82,3 +82,4 @@ export { AttributeId, ATTRIBUTES, FamilyId, FAMILIES, Original } from './origina
 export { type MethodEntry, methodEntries, type PlacedStep, stepsInOrder } from './methodEntries'
 export { Written } from './written'
 export { fail, type Issue, ok, type Result } from './result'
+export { SWAP_BASES, type SwapBasis, type SwapRow } from './swap'

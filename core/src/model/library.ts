@@ -1,6 +1,7 @@
 import type { Facts } from './facts'
 import type { Ingredient } from './ingredient'
 import type { Original } from './original'
+import type { SwapRow } from './swap'
 
 export interface Allergen {
   readonly id: string
@@ -82,4 +83,6 @@ export interface Library {
   /** Constants of the unit operations, fitted to the yields table. */
   readonly rates: readonly RateConstant[]
   readonly facts: Facts
+  /** What can stand in for what. */
+  readonly swaps: readonly SwapRow[]
 }

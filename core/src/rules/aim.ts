@@ -4,7 +4,9 @@ import type { Found } from './finding'
 type PerPortion = Assessment['perPortion']
 
 const ANIMAL: ReadonlySet<string> = new Set(['egg', 'dairy', 'meat', 'fish'])
-export const isAnimal = ({ foodClass }: Ingredient): boolean => ANIMAL.has(foodClass)
+/** A food of an animal, or made of one: fish sauce, gelatine, honey. */
+export const isAnimal = ({ id, foodClass }: Ingredient, { facts }: Library): boolean =>
+  ANIMAL.has(foodClass) || (facts.foods.get(id)?.traits.has('animal-made') ?? false)
 const isAddedOil = ({ foodClass, per100g }: Ingredient): boolean =>
   foodClass === 'fat' && (per100g.fatG ?? 0) > 50
 

@@ -5,6 +5,7 @@ import type { Allergen, Conversion } from '@frijol/core/model'
 import { readPublicTable } from './composition'
 import { disagreements, statePairs } from './agreement'
 import { readFacts } from './facts'
+import { readSwaps } from './swaps'
 import { joinIngredients } from './ingredients'
 import { originalFrom } from './originals'
 import { provenancePage } from './provenance'
@@ -51,6 +52,7 @@ const foods = new Map(ingredients.map((ingredient) => [ingredient.id, ingredient
 const yields = readYields(data('yields.csv'), foods)
 const rates = fitRates(yields, cookedWater(conversions, foods), readKin(data('group-kin.csv')))
 const facts = readFacts(new Set(foods.keys()))
+const swaps = readSwaps(data('swaps.csv'), new Set(foods.keys()))
 const traces = byId(readTable(data('original-traces.csv')))
 const originals = readTable(data('originals.csv')).map((row) =>
   originalFrom(row, traces.get(row['id'] ?? '')),
@@ -94,7 +96,7 @@ if (faults.length > 0) {
 const sorted = [...ingredients].sort((a, b) => a.id.localeCompare(b.id))
 writeFileSync(
   new URL('../generated/library.json', import.meta.url),
-  `${JSON.stringify({ ingredients: sorted, originals, allergens, conversions, rates, facts })}\n`,
+  `${JSON.stringify({ ingredients: sorted, originals, allergens, conversions, rates, facts, swaps })}\n`,
 )
 writeFileSync(
   new URL('../../../docs/library-provenance.md', import.meta.url),
