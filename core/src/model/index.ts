@@ -35,7 +35,7 @@ export {
   StarchClass,
   VolumeMeasure,
 } from './ingredient'
-export { defaultKitchen, Kitchen, MeasureRegion, Pack, Price, usualEquipment } from './kitchen'
+export { defaultKitchen, Kitchen, MeasureRegion, Pack, Price, TurnedDown, usualEquipment } from './kitchen'
 export {
   type Agent,
   type Aroma,

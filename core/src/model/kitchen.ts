@@ -67,6 +67,14 @@ export const KitchenName = z.strictObject({
 })
 export type KitchenName = z.infer<typeof KitchenName>
 
+/** A food that is not to stand in for another here, and why. */
+export const TurnedDown = z.strictObject({
+  replaces: z.string(),
+  foodId: z.string(),
+  reason: z.string().trim().min(1, 'Say why, in a word.').max(200),
+})
+export type TurnedDown = z.infer<typeof TurnedDown>
+
 /** How this kitchen measures, weighs and counts. */
 export const Kitchen = z.strictObject({
   format: z.literal('frijol/kitchen'),
@@ -90,6 +98,8 @@ export const Kitchen = z.strictObject({
   names: z.array(KitchenName).max(2000).default([]),
   /** Originals of its own, profiled by tasting or by measuring. Added later, too. */
   originals: z.array(Original).max(200).default([]),
+  /** Stand-ins that were tried here and not liked. Added later, too. */
+  turnedDown: z.array(TurnedDown).max(2000).default([]),
 })
 export type Kitchen = z.infer<typeof Kitchen>
 
@@ -107,5 +117,6 @@ export const defaultKitchen: Kitchen = {
   observations: [],
   words: [],
   names: [],
+  turnedDown: [],
   originals: [],
 }

@@ -1,7 +1,6 @@
 import { assess } from '../assess'
 import type { Assessment, AttributeId, Dish, FamilyId, Ingredient, Library, SwapRow } from '../model'
 import { isExcluded } from '../rules'
-import { foodPhrase } from '../measure'
 import { matched, type SwapPart } from './amounts'
 import { replaced, type SwapBench } from './replace'
 
@@ -117,6 +116,8 @@ function differences(before: Assessment, after: Assessment, partId: string): Rec
   for (const figure of FIGURES) {
     const [then, now] = [before.perPortion[figure], after.perPortion[figure]]
     if (then === null || now === null) continue
+    // A food without a figure is no saving.
+    if (after.perPortion.atLeast.includes(figure) && !before.perPortion.atLeast.includes(figure)) continue
     if (Math.abs(now - then) > LEAST_SHOWN.share * Math.max(1e-6, Math.abs(then))) found[figure] = now - then
   }
   return found
@@ -144,12 +145,7 @@ function movedBy(before: Assessment, after: Assessment, partId: string): number 
 
 const percent = (share: number): string => `${Math.round(100 * share)} %`
 
-function reasonsFor(
-  row: SwapRow,
-  food: Ingredient,
-  parts: readonly SwapPart[],
-  family: FamilyId | null,
-): string[] {
+function reasonsFor(row: SwapRow, parts: readonly SwapPart[], family: FamilyId | null): string[] {
   const basis = {
     mass: null,
     fat: 'as much fat',
@@ -160,9 +156,10 @@ function reasonsFor(
     dry: 'as much dry matter',
     thick: 'as much swollen starch',
   }[row.basis]
-  const does = row.does.map((one) => attributeWord(one)).join(', ')
+  const home =
+    family !== null && row.families.includes(family) ? `, in a ${family.replaceAll('-', ' ')} above all` : ''
   return [
-    `${does} as ${foodPhrase(food)} does${family !== null && row.families.includes(family) ? ` in a ${family.replaceAll('-', ' ')}` : ''}`,
+    `does of it: ${row.does.join(', ')}${home}`,
     ...(basis === null
       ? []
       : [`the amount holds ${basis}${row.ratio === 1 ? '' : ` (${percent(row.ratio)})`}`]),
@@ -170,8 +167,6 @@ function reasonsFor(
     `source: ${row.source}`,
   ]
 }
-const attributeWord = (word: string): string => word
-
 /**
  * What can stand in for the food of a line, best first.
  *
@@ -222,7 +217,7 @@ export function proposeSwaps(dish: Dish, ask: SwapAsk, bench: SwapBench): SwapPr
         differences: differences(before, after, part.id),
         reasons: [
           ...(turnedDown === undefined ? [] : [`turned down here before: ${turnedDown.reason}`]),
-          ...reasonsFor(row, food, parts, part.family),
+          ...reasonsFor(row, parts, part.family),
         ],
         allergens: {
           brings: [...new Set(parts.flatMap(({ food: other }) => other.allergens))].filter(

@@ -56,7 +56,11 @@ describe('an answer taken in part', () => {
   it('leaves single lines as they are', () => {
     const { dish, answer } = dishes()
     const taken = withoutChanges(dish, answer, new Set(['oats']))
-    expect(texts(taken)).toEqual(['250 g cooked black beans', '80 g rolled oats', '12 g extra virgin olive oil'])
+    expect(texts(taken)).toEqual([
+      '250 g cooked black beans',
+      '80 g rolled oats',
+      '12 g extra virgin olive oil',
+    ])
   })
 
   it('takes a food that was let in out of its step with it', () => {

@@ -3,6 +3,7 @@ import type { Dish, Kitchen } from '@frijol/core/model'
 import { ownWordsOf, readRecipeMethod, stepFrom } from '@frijol/core/reading'
 import type { Ingredient } from '@frijol/core/model'
 import { createSolver } from '@frijol/core/solver'
+import { convert, type Converted, proposeSwaps, type SwapAsk, type SwapProposal } from '@frijol/core/swap'
 import { tune, type TuneAsk, type Tuned, TuneFault, type TuneOptions } from '@frijol/core/tune'
 import { libraryFrom, withOriginals, withOwn } from '@frijol/library/from'
 import wasmUrl from 'highs/runtime?url'
@@ -22,6 +23,24 @@ export interface TuneInput {
   readonly ask: TuneAsk
   readonly kitchen: Kitchen
   readonly own: readonly Ingredient[]
+}
+
+export interface SwapInput {
+  readonly dish: Dish
+  readonly ask: SwapAsk
+  readonly kitchen: Kitchen
+  readonly own: readonly Ingredient[]
+}
+export interface ConvertInput {
+  readonly dish: Dish
+  readonly without: readonly string[]
+  readonly kitchen: Kitchen
+  readonly own: readonly Ingredient[]
+}
+
+/** The library as the person has it, in the worker. */
+async function libraryOf(kitchen: Kitchen, own: readonly Ingredient[]) {
+  return withOriginals(withOwn(libraryFrom(await fetchLibrary()), own), kitchen.originals)
 }
 
 /** What a search brings: answers, or why there is nothing to look for. */
@@ -51,8 +70,7 @@ export const JOBS = {
     { dish, ask, kitchen, own }: TuneInput,
     onProgress: NonNullable<TuneOptions['onProgress']>,
   ): Promise<TuneResult> => {
-    const [content, solve] = await Promise.all([fetchLibrary(), createSolver({ wasmUrl })])
-    const library = withOriginals(withOwn(libraryFrom(content), own), kitchen.originals)
+    const [library, solve] = await Promise.all([libraryOf(kitchen, own), createSolver({ wasmUrl })])
     try {
       return { ok: true, tuned: tune(dish, ask, { library, kitchen }, solve, { onProgress }) }
     } catch (error) {
@@ -60,6 +78,19 @@ export const JOBS = {
       if (error instanceof TuneFault) return { ok: false, message: error.message, hint: error.hint }
       throw error
     }
+  },
+  swap: async ({ dish, ask, kitchen, own }: SwapInput, onProgress: () => void): Promise<SwapProposal[]> => {
+    const library = await libraryOf(kitchen, own)
+    onProgress()
+    return proposeSwaps(dish, ask, { library, kitchen })
+  },
+  convert: async (
+    { dish, without, kitchen, own }: ConvertInput,
+    onProgress: () => void,
+  ): Promise<Converted> => {
+    const library = await libraryOf(kitchen, own)
+    onProgress()
+    return convert(dish, without, { library, kitchen })
   },
 } as const
 

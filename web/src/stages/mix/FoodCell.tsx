@@ -27,7 +27,7 @@ export function FoodCell({ partId, line, name, colour, finding }: FoodCellProps)
       <input
         autoFocus
         aria-label="The whole line"
-        className="min-w-0 rounded-lg border border-aubergine bg-paper px-2 py-1 max-sm:col-span-3 max-sm:col-start-2 max-sm:row-start-1"
+        className="min-w-0 rounded-lg border border-aubergine bg-paper px-2 py-1 max-sm:col-span-2 max-sm:col-start-2 max-sm:row-start-1"
         value={draft}
         maxLength={500}
         onChange={(event) => setDraft(event.target.value)}
@@ -40,7 +40,7 @@ export function FoodCell({ partId, line, name, colour, finding }: FoodCellProps)
     )
   }
   return (
-    <div className="flex min-w-0 items-baseline gap-2 max-sm:col-span-3 max-sm:col-start-2 max-sm:row-start-1">
+    <div className="flex min-w-0 items-baseline gap-2 max-sm:col-span-2 max-sm:col-start-2 max-sm:row-start-1">
       <i
         aria-hidden="true"
         className="inline-block size-2.5 shrink-0 self-center rounded-full"

@@ -2,13 +2,14 @@ import { useSortable } from '@dnd-kit/sortable'
 import type { Finding, FormulaLine, LineReading } from '@frijol/core/model'
 import { formatGrams, formatSpread } from '@frijol/core/measure'
 import { clsx } from 'clsx'
-import { GripVertical, X } from 'lucide-react'
+import { ArrowLeftRight, GripVertical, X } from 'lucide-react'
 import { memo } from 'react'
 import { classColour } from '../../charts'
 import { askWhy, commands, run, undo, useLibrary, withGrams } from '../../store'
 import { DragNumber, IconButton, neighbourFocus, sameProps, toast } from '../../ui'
 import { AmountCell } from './AmountCell'
 import { FoodCell } from './FoodCell'
+import { askSwap } from './swap/open'
 
 export interface LineRowProps {
   partId: string
@@ -34,7 +35,7 @@ export const LineRow = memo(function LineRow({ partId, line, reading, shareOfMos
         transition: sortable.transition,
       }}
       className={clsx(
-        'far-row grid min-h-[41px] [contain-intrinsic-size:auto_41px] grid-cols-[24px_112px_92px_minmax(0,1fr)_84px_28px] items-center gap-1 border-b border-line/60 bg-paper px-2 focus-within:bg-oat max-sm:grid-cols-[24px_minmax(0,1fr)_84px_28px] max-sm:py-1',
+        'far-row grid min-h-[41px] [contain-intrinsic-size:auto_41px] grid-cols-[24px_112px_92px_minmax(0,1fr)_84px_28px_28px] items-center gap-1 border-b border-line/60 bg-paper px-2 focus-within:bg-oat max-sm:grid-cols-[24px_minmax(0,1fr)_84px_28px] max-sm:py-1',
         sortable.isDragging && 'relative z-10 shadow-lg',
       )}
     >
@@ -75,6 +76,18 @@ export const LineRow = memo(function LineRow({ partId, line, reading, shareOfMos
           style={{ width: `${shareOfMost * 100}%`, background: colour }}
         />
       </span>
+      {food === undefined || mass === null ? (
+        <span className="max-sm:hidden" />
+      ) : (
+        <IconButton
+          label={`Swap ${reading.name}`}
+          className="max-sm:col-start-4 max-sm:row-start-1"
+          aria-haspopup="dialog"
+          onClick={() => askSwap(line.id)}
+        >
+          <ArrowLeftRight size={14} />
+        </IconButton>
+      )}
       <IconButton
         label={`Take out ${reading.name}`}
         className="max-sm:col-start-4 max-sm:row-start-2"

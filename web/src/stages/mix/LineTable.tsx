@@ -49,7 +49,7 @@ export function LineTable({ part, readings, findings }: LineTableProps) {
       {part.lines.length > 0 && (
         <div
           aria-hidden="true"
-          className="grid h-[30px] grid-cols-[24px_112px_92px_minmax(0,1fr)_84px_28px] items-center gap-1 border-b border-line px-2 text-[12.5px] text-ink-2 max-sm:hidden"
+          className="grid h-[30px] grid-cols-[24px_112px_92px_minmax(0,1fr)_84px_28px_28px] items-center gap-1 border-b border-line px-2 text-[12.5px] text-ink-2 max-sm:hidden"
         >
           <span />
           <span className="pl-1.5">As measured</span>

@@ -8,7 +8,10 @@ import { LineTable } from './LineTable'
 import { Readings } from './Readings'
 import { ReadingsLine } from './ReadingsLine'
 import { ScaleSheet } from './ScaleSheet'
+import { useSwapping } from './swap/open'
 
+const SwapSheet = lazy(async () => ({ default: (await import('./swap')).SwapSheet }))
+const ConvertSheet = lazy(async () => ({ default: (await import('./swap')).ConvertSheet }))
 const TuneView = lazy(async () => ({ default: (await import('./tune')).TuneView }))
 
 /** Mix: if it is made like this, how close is it, and what is out of its window? */
@@ -17,6 +20,8 @@ export function MixStage() {
   const assessment = useAssessment()
   const [params, setParams] = useSearchParams()
   const [isScaling, setScaling] = useState(false)
+  const [isConverting, setConverting] = useState<boolean | null>(null)
+  const wasSwapAsked = useSwapping((state) => state.wasAsked)
   const part = dish.parts.find(({ id }) => id === params.get('part')) ?? dish.parts[0]
   const reading = part === undefined ? null : partOf(assessment, part.id)
   if (part === undefined || reading === null) return null
@@ -41,11 +46,18 @@ export function MixStage() {
     <div className="grid flex-1 items-start gap-4 pb-4 max-lg:pb-14 lg:grid-cols-[minmax(0,1fr)_minmax(380px,468px)]">
       <HeaderActions>
         <Button onClick={() => setScaling(true)}>Scale</Button>
+        <Button aria-haspopup="dialog" onClick={() => setConverting(true)}>
+          Without …
+        </Button>
         <Button disabled={reading.distance === null} onClick={() => setParams({ part: part.id, do: 'tune' })}>
           Tune
         </Button>
       </HeaderActions>
       <ScaleSheet partId={part.id} isOpen={isScaling} onClose={() => setScaling(false)} />
+      <Suspense fallback={null}>
+        {wasSwapAsked && <SwapSheet />}
+        {isConverting !== null && <ConvertSheet isOpen={isConverting} onClose={() => setConverting(false)} />}
+      </Suspense>
       <Card aria-label="Formula" className="overflow-hidden">
         <PartTabs
           parts={dish.parts}

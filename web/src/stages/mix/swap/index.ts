@@ -1,0 +1,2 @@
+export { ConvertSheet } from './ConvertSheet'
+export { SwapSheet } from './SwapSheet'
