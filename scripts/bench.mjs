@@ -11,6 +11,7 @@ if (run(process.execPath, [bin('vite/bin/vite.js'), ...bundle]) !== 0)
 if (run(process.execPath, [`${out}/core.js`]) !== 0) die('The core bench failed.')
 if (run(process.execPath, ['--import', 'tsx', 'scripts/bench/yields.ts', '--table']) !== 0)
   die('The yields report failed.')
+if (run(process.execPath, ['--import', 'tsx', 'scripts/bench/tune.ts']) !== 0) die('The tuning bench failed.')
 if (!process.argv.includes('--core')) {
   ensureBrowser()
   if (run(process.execPath, [bin('vite/bin/vite.js'), 'build', 'web', '--logLevel', 'warn']) !== 0)

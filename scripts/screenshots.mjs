@@ -30,6 +30,17 @@ try {
     await page.waitForTimeout(400)
     await page.screenshot({ path: `${folder}/${name}.png` })
   }
+  // Ways to get closer, and what can stand in for a line.
+  await page.goto(`${address}/dish/moussaka/mix`)
+  await page.getByRole('button', { name: 'Tune', exact: true }).click()
+  await page.getByText(/mixes tried in/).waitFor({ timeout: 60_000 })
+  await page.waitForTimeout(400)
+  await page.screenshot({ path: `${folder}/tune.png` })
+  await page.goto(`${address}/dish/moussaka/mix`)
+  await page.getByRole('button', { name: 'Swap Walnuts' }).click()
+  await page.getByRole('list', { name: 'What can stand in' }).waitFor()
+  await page.waitForTimeout(400)
+  await page.screenshot({ path: `${folder}/swap.png` })
   // Two trials of the demo beside each other.
   await page.goto(`${address}/dish/moussaka/mix`)
   await page.getByRole('button', { name: /^Trial 3/ }).click()

@@ -31,13 +31,14 @@ export interface Options {
   readonly allow: readonly string[]
   readonly limit: readonly string[]
   readonly amountsOnly: boolean
+  readonly focus: string | null
   readonly seed: number | null
   readonly without: readonly string[]
   readonly line: number | null
 }
 
 export const USAGE =
-  'frijol lines|read|assess|scale|tune|swap|convert|export|library [FILE|-] [--original ID] [--family ID] [--portions N] [--region us|metric|australian|imperial] [--as jsonld|md|csv|backup] [--food ID] [--mass G] [--have "food=200 g"] [--part NAME] [--hold FOOD] [--allow FOOD] [--limit "sodiumMg<=400"] [--amounts-only] [--seed N] [--line N] [--without gluten,soy]'
+  'frijol lines|read|assess|scale|tune|swap|convert|export|library [FILE|-] [--original ID] [--family ID] [--portions N] [--region us|metric|australian|imperial] [--as jsonld|md|csv|backup] [--food ID] [--mass G] [--have "food=200 g"] [--part NAME] [--hold FOOD] [--allow FOOD] [--limit "sodiumMg<=400"] [--amounts-only] [--focus all|seasoning|thickness] [--seed N] [--line N] [--without gluten,soy]'
 
 function positive(text: string | undefined, name: string): number | null {
   if (text === undefined) return null
@@ -71,6 +72,7 @@ export function readOptions(argv: readonly string[]): Options {
         allow: many,
         limit: many,
         'amounts-only': { type: 'boolean' },
+        focus: text,
         seed: text,
         without: many,
         line: text,
@@ -98,6 +100,7 @@ export function readOptions(argv: readonly string[]): Options {
     allow: values.allow ?? [],
     limit: values.limit ?? [],
     amountsOnly: values['amounts-only'] ?? false,
+    focus: values.focus ?? null,
     seed: positive(values.seed, 'seed'),
     without: (values.without ?? []).flatMap((ids) => ids.split(/[,\s]+/)).filter((id) => id !== ''),
     line: positive(values.line, 'line'),

@@ -5,6 +5,7 @@ import { createSolver } from '@frijol/core/solver'
 import {
   aimLimits,
   type Answer,
+  FOCUSES,
   isLimited,
   type Limit,
   LIMITED,
@@ -97,6 +98,9 @@ export async function tuned(dish: Dish, kitchen: Kitchen, options: Options) {
   const hold = heldLines(dish, options.hold)
   const allow = options.allow.map((name) => foodId(name, '--allow'))
   const partIds = partsOf(dish, kitchen, options)
+  const focus = FOCUSES.find((one) => one === (options.focus ?? 'all'))
+  if (focus === undefined)
+    throw new InputFault(`--focus is “${options.focus ?? ''}”.`, '--focus', `Use ${FOCUSES.join(', ')}.`)
   const solve = await createSolver()
   const before = assess(dish, library, kitchen)
   let now = dish
@@ -111,6 +115,7 @@ export async function tuned(dish: Dish, kitchen: Kitchen, options: Options) {
     limits,
     allow,
     method: !options.amountsOnly,
+    focus,
     seed: options.seed ?? 1,
   })
   try {

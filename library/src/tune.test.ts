@@ -158,6 +158,38 @@ describe('a tuned mix', () => {
     expectHonest(closest, { dish: problem.dish, ask: { ...problem.ask, limits: [] } })
   })
 
+  it('seasons to match: tastes come nearer, and only what seasons changes', () => {
+    const problem = problems.find(({ name }) => name === 'ball-lentil') ?? open[0]
+    if (problem === undefined) throw new Error('no problem')
+    const { answers } = few(problem.dish, { ...problem.ask, limits: [], focus: 'seasoning' })
+    const [closest] = answers
+    expect(closest?.objective.after).toBeLessThan(closest?.objective.before ?? 0)
+    for (const { beforeG, afterG, foodId } of closest?.lines ?? []) {
+      const kind = library.ingredients.get(foodId ?? '')?.foodClass ?? ''
+      if (Math.abs(afterG - beforeG) > 1e-6)
+        expect(['salt', 'acid', 'sweetener', 'savoury', 'spice', 'herb', 'seaweed']).toContain(kind)
+    }
+    expect(closest?.process).toEqual([])
+    for (const { id } of closest?.attributes ?? [])
+      expect([
+        'saltiness',
+        'umami',
+        'sweetness',
+        'sourness',
+        'bitterness',
+        'smokiness',
+        'spice_warm',
+      ]).toContain(id)
+  })
+
+  it('thins or thickens: a sauce comes to its thickness by liquid and thickener alone', () => {
+    const problem = problems.find(({ family }) => family === 'coating-sauce')
+    if (problem === undefined) throw new Error('no sauce')
+    const [closest] = few(problem.dish, { ...problem.ask, limits: [], focus: 'thickness' }).answers
+    expect(closest?.attributes.map(({ id }) => id)).toEqual(['thickness'])
+    expect(closest?.objective.after).toBeLessThanOrEqual(closest?.objective.before ?? 0)
+  })
+
   it('can be stopped, and gives what it has', () => {
     const [first] = open
     if (first === undefined) throw new Error('no problem')

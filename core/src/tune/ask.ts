@@ -29,9 +29,14 @@ export interface Bound {
   readonly mostG: number
 }
 
+/** What a search brings closer: all that counts, the taste by what seasons, or the thickness by liquids and thickeners. */
+export const FOCUSES = ['all', 'seasoning', 'thickness'] as const
+export type Focus = (typeof FOCUSES)[number]
+
 /** What is asked of a search. */
 export interface TuneAsk {
   readonly partId: string
+  readonly focus: Focus
   /** Lines that stay as they are. */
   readonly hold: readonly string[]
   readonly bounds: readonly Bound[]
@@ -49,6 +54,7 @@ export interface TuneAsk {
 
 export const usualAsk = (partId: string): TuneAsk => ({
   partId,
+  focus: 'all',
   hold: [],
   bounds: [],
   limits: [],

@@ -3,6 +3,8 @@ export {
   aimLimits,
   type Bench,
   type Bound,
+  type Focus,
+  FOCUSES,
   isLimited,
   type Limit,
   LIMITED,

@@ -7,6 +7,7 @@ import { CARRIED_NUTRIENTS, type Program } from '../program'
 import { familyTable, served, valuesOf } from '../texture'
 import { aimLimits, type Bench, LIMITED, type Limit, type LimitedId, type TuneAsk, TuneFault } from './ask'
 import type { Knob, Output, Problem } from './problemTypes'
+import { countedBy, mayChange } from './focus'
 import { settingKnobs } from './settings'
 
 /** A line comes to at least and at most so much of what it is; a food that makes up much of the mix stays its body. Practice. */
@@ -55,6 +56,7 @@ function lineKnobs(
   return program.lines.flatMap(({ id, massG, entry }, at): Knob[] => {
     const line = part?.lines.find((one) => one.id === id)
     if (line === undefined || held.has(id) || entry.food === null) return []
+    if (!mayChange(entry.food, ask.focus)) return []
     const isNew = ask.allow.length > 0 && line.id.startsWith(NEW_LINE)
     if (massG <= 0 && !isNew) return []
     const usual = library.ingredients.get(entry.food.id)?.functional?.usualHighPct ?? null
@@ -87,6 +89,10 @@ function lineKnobs(
 export const NEW_LINE = 'new-'
 
 const NONE = Number.POSITIVE_INFINITY
+const NOTHING_TO_CHANGE = {
+  seasoning: 'Nothing here seasons: no salt, acid, sweetener, spice or savoury food that may change.',
+  thickness: 'Nothing here thins or thickens: no liquid, starch, flour or gum that may change.',
+} as const
 
 /** Bounds of a figure that is outside them are not passed any further, and wanted back. */
 function windowOutputs(part: PartAssessment, ids: readonly string[]): Output[] {
@@ -197,7 +203,7 @@ export function problemOf(dish: Dish, ask: TuneAsk, bench: Bench, near: Dish = d
     )
   const { program, made, usualYield } = work.method
   const space = scratchFor(program)
-  const wanted = part.attributes.filter(({ weight, target }) => weight > 0 && target !== null)
+  const wanted = countedBy(part.attributes, ask.focus)
   if (wanted.length === 0)
     throw new TuneFault(
       `“${part.name}” has no original and no bands of its own to be tuned to.`,
@@ -223,8 +229,8 @@ export function problemOf(dish: Dish, ask: TuneAsk, bench: Bench, near: Dish = d
       id,
       label: id,
       unit: '',
-      low: target?.low ?? -NONE,
-      high: target?.high ?? NONE,
+      low: target.low,
+      high: target.high,
       weight,
       scale: 1,
     })),
@@ -253,7 +259,7 @@ export function problemOf(dish: Dish, ask: TuneAsk, bench: Bench, near: Dish = d
   ]
   const knobs: Knob[] = [
     ...lineKnobs(dish, ask, own.method.program, part.rawMassG, bench),
-    ...(ask.method ? settingKnobs(own.method) : []),
+    ...(ask.method && ask.focus === 'all' ? settingKnobs(own.method) : []),
   ].flatMap((knob): Knob[] => {
     const at =
       knob.kind === 'line'
@@ -261,7 +267,11 @@ export function problemOf(dish: Dish, ask: TuneAsk, bench: Bench, near: Dish = d
         : program.ops.findIndex(({ step }) => step.id === knob.id)
     return at < 0 ? [] : [{ ...knob, at }]
   })
-  if (knobs.length === 0) throw new TuneFault('Every line is held.', 'Let go of at least one line.')
+  if (knobs.length === 0)
+    throw new TuneFault(
+      ask.focus === 'all' ? 'Every line is held.' : NOTHING_TO_CHANGE[ask.focus],
+      ask.focus === 'all' ? 'Let go of at least one line.' : 'Add one to the formula, or let a food in.',
+    )
   const prices = program.lines.map(({ entry }) => {
     const price = kitchen.prices.find(({ ingredientId }) => ingredientId === entry.food?.id)
     return price === undefined ? 0 : price.price / price.perG

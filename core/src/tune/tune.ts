@@ -1,5 +1,5 @@
 import { assess } from '../assess'
-import type { AttributeId, Assessment, Dish } from '../model'
+import type { AttributeId, Assessment, Dish, PartAssessment } from '../model'
 import type { SolveLinear } from '../solver'
 import { addFoods } from './addFoods'
 import { type AnswerKind, cheapest, closestFrom, fewest, sparing, stepped, type Steps } from './answers'
@@ -7,6 +7,7 @@ import { applied, isMoved } from './apply'
 import { aimLimits, type Bench, LIMITED, type Limit, type LimitedId, type TuneAsk } from './ask'
 import { type Bind, bindsOf } from './binds'
 import { collisions, type Collisions, KEPT, LEAST_BREACH } from './collide'
+import { countedBy } from './focus'
 import { problemOf } from './problem'
 import type { Problem } from './problemTypes'
 import { CLOSEST, distanceOf, type Found, search, type ShouldStop } from './search'
@@ -152,23 +153,32 @@ function answerOf(
         },
       ]
     }),
-    attributes: (is?.attributes ?? []).flatMap(({ id, value, target, weight }): TunedAttribute[] =>
-      target === null || weight === 0
-        ? []
-        : [
-            {
-              id,
-              before: was?.attributes.find((one) => one.id === id)?.value ?? value,
-              after: value,
-              target,
-              weight,
-            },
-          ],
+    attributes: countedBy(is?.attributes ?? [], ask.focus).map(
+      ({ id, value, target, weight }): TunedAttribute => ({
+        id,
+        before: was?.attributes.find((one) => one.id === id)?.value ?? value,
+        after: value,
+        target,
+        weight,
+      }),
     ),
-    objective: { before: was?.distance ?? 0, after: is?.distance ?? 0 },
+    objective: { before: offBy(was, ask), after: offBy(is, ask) },
     limits: keptLimits([...aimLimits(dish), ...ask.limits], assessment),
     assessment,
   }
+}
+
+/** How far a part is from what is looked at: its distance, or that of the attributes of a focus alone. */
+function offBy(part: PartAssessment | undefined, { focus }: TuneAsk): number {
+  if (part === undefined) return 0
+  if (focus === 'all') return part.distance ?? 0
+  let sum = 0
+  let weights = 0
+  for (const { gap, weight } of countedBy(part.attributes, focus)) {
+    sum += weight * Math.abs(gap)
+    weights += weight
+  }
+  return weights === 0 ? 0 : sum / weights
 }
 
 const stopsIn = ({ findings }: Assessment): Set<string> =>

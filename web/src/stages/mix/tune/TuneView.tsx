@@ -1,5 +1,5 @@
 import { attributeName, type Part, type PartAssessment } from '@frijol/core/model'
-import type { Answer, Bind, KeptLimit, Tuned } from '@frijol/core/tune'
+import type { Answer, Bind, Focus, KeptLimit, Tuned } from '@frijol/core/tune'
 import { useEffect, useState } from 'react'
 import { CurveChart } from '../../../charts'
 import {
@@ -12,13 +12,29 @@ import {
   useTaken,
   useTuning,
 } from '../../../store'
-import { BeforeAndAfter, Button, buttonClass, Card, CardTitle, Chip, HeaderActions, toast } from '../../../ui'
+import {
+  BeforeAndAfter,
+  Button,
+  buttonClass,
+  Card,
+  CardTitle,
+  Chip,
+  Choice,
+  HeaderActions,
+  toast,
+} from '../../../ui'
 import { Link } from 'react-router'
 import { AnswersTable } from './AnswersTable'
 import { MayChange } from './MayChange'
-import { useAsk } from './useAsk'
+import { changeAsk, useAsk } from './useAsk'
 import { ANSWER_NAMES, changeCount } from './words'
 
+const FOCUSES = ['all', 'seasoning', 'thickness'] as const satisfies readonly Focus[]
+const FOCUS_NAMES: Readonly<Record<Focus, string>> = {
+  all: 'All that counts',
+  seasoning: 'Seasoning',
+  thickness: 'Thickness',
+}
 const NOTHING_REFUSED: ReadonlySet<string> = new Set()
 
 export interface TuneViewProps {
@@ -76,6 +92,15 @@ export function TuneView({ part, reading, onClose }: TuneViewProps) {
         </Button>
       </HeaderActions>
       <Card aria-label="Ways there" className="overflow-hidden">
+        <div className="px-4 pt-3 max-sm:px-2.5">
+          <Choice
+            label="What to bring closer"
+            value={ask.focus}
+            options={FOCUSES}
+            names={FOCUS_NAMES}
+            onChange={(focus) => changeAsk(part.id, { focus })}
+          />
+        </div>
         {answer === null ? (
           <Waiting tuning={tuning} partId={part.id} />
         ) : (
