@@ -139,3 +139,37 @@ describe('what the aim allows', () => {
     expect(excluded(WHITE, 'corn-starch')).toBe(true)
   })
 })
+
+it('a filled part says what of it is judged', () => {
+  const filled = dishOf(`# Filled buns
+
+## Filling
+
+- 200 g cooked brown lentils
+- 100 g mushrooms, chopped
+- 10 g olive oil
+- 3 g salt
+
+## Dough
+
+- 200 g vital wheat gluten
+- 220 g water
+- 4 g salt
+
+## Method
+
+1. Fry the lentils and mushrooms in the oil with the salt for 8 minutes.
+2. Knead the gluten with the water and salt for 5 minutes.
+3. Wrap the filling in the dough and steam for 40 minutes.
+`)
+  const judged = (families: readonly Part['family'][]) =>
+    assess(
+      { ...filled, parts: filled.parts.map((part, at) => ({ ...part, family: families[at] ?? null })) },
+      library,
+      defaultKitchen,
+    ).parts.map((part) => part.judged)
+  const [filling, dough] = judged(['crumble-mince', 'bound-dough-slice'])
+  expect(filling).toBeNull()
+  expect(dough).toMatch(/one bite, with Filling \(\d+ %\) in it/)
+  expect(judged(['bound-dough-slice', 'bound-dough-slice'])).toEqual([null, null])
+})

@@ -155,6 +155,25 @@ const judgedBy = ({ part }: PartInput, rawMassG: number): FamilyTable | null =>
 const takesOf = ({ program }: PartRun): ReadonlyMap<string, number> =>
   new Map(program.others.map(({ part }, at) => [part.id, program.takenShares[at] ?? 0]))
 
+/** Others that make up less than this of a part are its seasoning, and no layer. Practice. */
+const LEAST_LAYER = 0.08
+
+/** What the readings of a part are of, where it holds others that are judged by other tables. */
+function judgedOf(
+  { family }: Part,
+  others: readonly PartWork[],
+  takes: ReadonlyMap<string, number>,
+  cookedMassG: number,
+): string | null {
+  const layers = others.flatMap(({ assessment }) => {
+    const share = ((takes.get(assessment.partId) ?? 0) * assessment.cookedMassG) / Math.max(1, cookedMassG)
+    return share >= LEAST_LAYER && assessment.family !== family ? [{ name: assessment.name, share }] : []
+  })
+  if (layers.length === 0) return null
+  const inside = layers.map(({ name, share }) => `${name} (${Math.round(100 * share)} %)`).join(' and ')
+  return `The whole is judged as one bite, with ${inside} in it; each of those is judged alone as a part of its own.`
+}
+
 function work(input: PartInput, library: Library, kitchen: Kitchen, before: PartAssessment | null): PartWork {
   const { part, lines: at, uses, granted, others } = input
   const lines = resolveLines(part, library, kitchen)
@@ -214,6 +233,7 @@ function work(input: PartInput, library: Library, kitchen: Kitchen, before: Part
     ratios: readings.ratios,
     attributes: readings.attributes,
     distance: distanceTo(goal, readings.attributes),
+    judged: judge === null ? null : judgedOf(part, others, takes, cookedMassG),
     behaviour: [...(judge === null ? [] : behaviourOf(judge, state, goal)), ...souringOf(method)],
     viscosityPaS: judge?.isPoured === true ? viscosityAt(state, served(judge, state, goal).servingC) : null,
     also: second === null ? null : secondReading(second, before?.also ?? null),

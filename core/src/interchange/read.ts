@@ -103,8 +103,13 @@ export function readRecipes(text: string, context: ReadContext): Result<Dish[]> 
       return readJson(text, context)
     case 'html':
       return readHtml(text, context)
-    case 'markdown':
-      return all(markdownTexts(text).map(fromMarkdownRecipe), context)
+    case 'markdown': {
+      const read = all(markdownTexts(text).map(fromMarkdownRecipe), context)
+      if (read.ok || read.issues[0]?.code !== 'no-ingredients') return read
+      // A title with a hash above lines that are no list: plain text, with its headings plain.
+      const plain = all(plainRecipes(unescaped(text.replace(/^#{1,6}[ \t]+/gm, ''))), context)
+      return plain.ok ? plain : read
+    }
     default:
       return all(plainRecipes(unescaped(text)), context)
   }

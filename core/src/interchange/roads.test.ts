@@ -232,3 +232,12 @@ describe('a list as others write it', () => {
     )
   })
 })
+
+it('a title with a hash above plain lines is plain text', () => {
+  const [dish] = read(
+    '# Bean dip\n\n400 g white beans, cooked\n2 tbsp oil\n1 tsp salt\n\nBlend the beans. Salt it and chill 1 hour.\n',
+  )
+  expect(dish?.name).toBe('Bean dip')
+  expect(dish?.parts[0]?.lines).toHaveLength(3)
+  expect(words(dish)?.length).toBeGreaterThan(0)
+})

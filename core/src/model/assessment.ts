@@ -209,6 +209,8 @@ export const PartAssessment = z.strictObject({
   attributes: z.array(AttributeReading),
   /** Importance-weighted distance to the original (0 is a match, above 2 a different food); null without one. */
   distance: figure,
+  /** Which part of it is judged, where it holds others of another kind; null where it is judged alone. */
+  judged: z.string().nullable(),
   /** What it pours, sets, weeps or stands like. */
   behaviour: z.array(Behaviour),
   viscosityPaS: figure,

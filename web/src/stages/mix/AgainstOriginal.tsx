@@ -65,6 +65,7 @@ export function AgainstOriginal({ part, reading }: { part: Part; reading: PartAs
               : `distance ${distance.toFixed(1)}`
         }
       />
+      {reading.judged !== null && <p className="m-0 mb-1 text-[13px] text-ink-2">{reading.judged}</p>}
       <Bands partId={part.id} readings={counts} />
       {off.length > 0 && <Heading>Off besides; does not count in the distance</Heading>}
       <Bands partId={part.id} readings={off} />
