@@ -107,6 +107,14 @@ export async function tuned(dish: Dish, kitchen: Kitchen, options: Options) {
   let evaluations = 0
   let last: { tuned: Tuned; partId: string } | null = null
   const binds: string[] = []
+  const additions: {
+    part: string
+    food: string
+    addG: number
+    stopG: number
+    moves: readonly string[]
+    why: string
+  }[] = []
   const process: Answer['process'][number][] = []
   const others: { kind: string; part: string; objective: Answer['objective']; lines: unknown }[] = []
   const ask = (partId: string) => ({
@@ -128,6 +136,9 @@ export async function tuned(dish: Dish, kitchen: Kitchen, options: Options) {
         binds.push(...found.binds.map(({ text }) => text))
         process.push(...(found.answers[0]?.process ?? []))
         const name = dish.parts.find(({ id }) => id === partId)?.name ?? ''
+        if (pass === 0)
+          for (const { name: food, addG, stopG, moves, why } of found.additions)
+            additions.push({ part: name, food, addG, stopG, moves, why })
         for (const other of found.answers.slice(1))
           others.push({
             kind: other.kind,
@@ -219,6 +230,7 @@ export async function tuned(dish: Dish, kitchen: Kitchen, options: Options) {
     limits: kept,
     binds: [...new Set(binds)],
     others,
+    additions,
     evaluations,
     seconds: (performance.now() - began) / 1000,
     dish: now,

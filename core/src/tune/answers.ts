@@ -29,6 +29,8 @@ const MATCH = 5e-4
 /** A beginning that brings less than this share more is barren; after so many in a row the best is taken. */
 const WORTHWHILE = 2e-3
 const MOST_BARREN = 3
+/** It is given up early only where most of the way was come: a mix that is stuck is begun from everywhere. */
+const MOST_OF_THE_WAY = 0.6
 /** Amounts that spare changes may lie this much further off. Practice: a tenth of what cooks tell apart. */
 const SPARED = 0.02
 const SPARING_ROUNDS = 3
@@ -74,6 +76,7 @@ export function closestFrom(
 ): Found {
   let best: Found | null = null
   let barren = 0
+  const first = distanceOf(problem.outputs, problem.look(problem.start))
   for (const from of starts(problem, Math.max(1, count), seed)) {
     if (best !== null && shouldStop()) break
     const found = search(problem, from, CLOSEST, solve, shouldStop)
@@ -83,7 +86,7 @@ export function closestFrom(
       best = found
       onBetter(found)
     }
-    if (barren >= MOST_BARREN) break
+    if (barren >= MOST_BARREN && best !== null && best.distance < MOST_OF_THE_WAY * first) break
     if (best !== null && best.breach < 1e-6 && best.distance < MATCH) break
   }
   if (best === null) throw new Error('closestFrom: nothing was looked at')

@@ -15,6 +15,7 @@ export {
 } from './ask'
 export type { Bind } from './binds'
 export type { Collision, Collisions } from './collide'
+export type { Addition } from './little'
 export { problemOf } from './problem'
 export type { Output, Problem } from './problemTypes'
 export { CLOSEST, distanceOf, type Found, search } from './search'

@@ -8,6 +8,7 @@ import { aimLimits, type Bench, LIMITED, type Limit, type LimitedId, type TuneAs
 import { type Bind, bindsOf } from './binds'
 import { collisions, type Collisions, KEPT, LEAST_BREACH } from './collide'
 import { countedBy } from './focus'
+import { type Addition, additionsFor } from './little'
 import { problemOf } from './problem'
 import type { Problem } from './problemTypes'
 import { CLOSEST, distanceOf, type Found, search, type ShouldStop } from './search'
@@ -61,6 +62,8 @@ export interface Tuned {
   /** Closest first; none where bounds collide. */
   readonly answers: readonly Answer[]
   readonly binds: readonly Bind[]
+  /** What to add next to the mix as it is, where nothing can be taken out again. */
+  readonly additions: readonly Addition[]
   /** Set where the bounds that were asked for cannot all be kept, with the dish that breaks them least. */
   readonly collisions: (Pick<Collisions, 'collide' | 'loosen'> & { readonly nearest: Dish }) | null
   readonly before: Assessment
@@ -261,6 +264,7 @@ export function tune(
     return {
       answers: [],
       binds: [],
+      additions: [],
       collisions: {
         collide,
         loosen,
@@ -273,6 +277,7 @@ export function tune(
       isCut: shouldStop(),
     }
   }
+  const additions = additionsFor(problem)
   const closest = settled(sparing(problem, best, solve, shouldStop))
   const answers: Answer[] = []
   if (closest !== null) answers.push(closest.answer)
@@ -291,6 +296,7 @@ export function tune(
   return {
     answers,
     binds,
+    additions,
     collisions: null,
     before,
     best: { distance: best.distance },

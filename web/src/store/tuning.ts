@@ -146,6 +146,8 @@ export function useTaken(
   const kitchen = useKitchenStore((state) => state.kitchen)
   return useMemo(() => {
     if (answer === null) return null
+    // Taken whole, it was assessed beside the screen.
+    if (refused.size === 0) return { dish: answer.dish, assessment: answer.assessment }
     const proposed = withoutChanges(dish, answer, refused)
     return { dish: proposed, assessment: assess(proposed, library, kitchen) }
   }, [answer, refused, dish, library, kitchen])

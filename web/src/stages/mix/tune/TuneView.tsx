@@ -3,7 +3,9 @@ import type { Answer, Bind, Focus, KeptLimit, Tuned } from '@frijol/core/tune'
 import { useEffect, useState } from 'react'
 import { CurveChart } from '../../../charts'
 import {
+  commands,
   isCooked,
+  run,
   showProposal,
   takeProposal,
   type Tuning,
@@ -11,6 +13,7 @@ import {
   useKitchenStore,
   useTaken,
   useTuning,
+  withGrams,
 } from '../../../store'
 import {
   BeforeAndAfter,
@@ -27,7 +30,7 @@ import { Link } from 'react-router'
 import { AnswersTable } from './AnswersTable'
 import { MayChange } from './MayChange'
 import { changeAsk, useAsk } from './useAsk'
-import { ANSWER_NAMES, changeCount } from './words'
+import { ANSWER_NAMES, changeCount, shownGrams } from './words'
 
 const FOCUSES = ['all', 'seasoning', 'thickness'] as const satisfies readonly Focus[]
 const FOCUS_NAMES: Readonly<Record<Focus, string>> = {
@@ -142,6 +145,9 @@ export function TuneView({ part, reading, onClose }: TuneViewProps) {
           <Held limits={answer?.limits ?? []} unknown={tuning.tuned?.unknown ?? []} part={part} />
           <MayChange part={part} reading={reading} isOpen={isOpen} onClose={() => setOpen(false)} />
         </Card>
+        {tuning.tuned !== null && tuning.tuned.additions.length > 0 && (
+          <LittleByLittle additions={tuning.tuned.additions} part={part} reading={reading} />
+        )}
         {(answer !== null || tuning.state === 'looking') && <HowSure tuning={tuning} answer={answer} />}
       </div>
     </div>
@@ -349,6 +355,45 @@ function Held({ limits, unknown, part }: HeldProps) {
 function useLibraryNames(): (id: string) => string {
   const library = useKitchenStore((state) => state.library)
   return (id) => (library?.ingredients.get(id)?.name ?? id).toLowerCase()
+}
+
+interface LittleProps {
+  additions: Tuned['additions']
+  part: Part
+  reading: PartAssessment
+}
+
+/** For a mix in hand, where nothing can be taken out again: the next small addition, and where to stop. */
+function LittleByLittle({ additions, part, reading }: LittleProps) {
+  const add = (lineId: string, addG: number) => {
+    const line = part.lines.find(({ id }) => id === lineId)
+    const massG = reading.lines.find((one) => one.lineId === lineId)?.massG ?? null
+    if (line === undefined || massG === null) return
+    run(commands.rewriteLine(part.id, withGrams(line, massG + addG)))
+  }
+  return (
+    <Card className="px-3.5 py-3">
+      <CardTitle title="Little by little" aside="nothing taken out" />
+      <ul className="m-0 grid list-none gap-1.5 p-0 text-sm">
+        {additions.map(({ lineId, name, addG, moves, stopG, why }) => (
+          <li key={lineId} className="flex items-start gap-2">
+            <span className="min-w-0 flex-1">
+              <b>
+                +{shownGrams(addG)} g {name.toLowerCase()}
+              </b>
+              {moves.length > 0 && `: ${moves.join(', ')}`}
+              <span className="text-ink-2">
+                . Stop at +{shownGrams(stopG)} g: {why}.
+              </span>
+            </span>
+            <Button onClick={() => add(lineId, addG)} aria-label={`Add ${shownGrams(addG)} g ${name}`}>
+              Add
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </Card>
+  )
 }
 
 function HowSure({ tuning, answer }: { tuning: Tuning; answer: Answer | null }) {
