@@ -13,4 +13,4 @@ export { GRAMS_PER, regionMeasures, unitKind, unitLabel, VOLUME_UNITS } from './
 export { unescaped } from './entities'
 export { dialC, fahrenheitC, fanAirC, fanShiftC, gasMarkC } from './temperatures'
 export { COUNT_WORDS } from './numberWords'
-export { foodLine, foodName, foodPhrase, gramsLine, gramStep, withAmount } from './writeLine'
+export { foodLine, foodName, foodPhrase, gramsLine, gramStep, weighingStep, withAmount } from './writeLine'

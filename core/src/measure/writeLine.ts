@@ -1,4 +1,4 @@
-import type { Amount, FormulaLine, Ingredient } from '../model'
+import type { Amount, FormulaLine, Ingredient, Kitchen } from '../model'
 import { composeLine, formatAmount } from './format'
 
 /** Step of printed grams: 0.05 below 1, 0.1 to 10, 1 to 100, 5 to 1000, then 10. @source practice */
@@ -7,6 +7,12 @@ export function gramStep(grams: number): number {
   if (grams < 10) return 0.1
   if (grams < 100) return 1
   return grams < 1000 ? 5 : 10
+}
+
+/** Step in which a line is weighed: as a scale shows it, and as it is printed. */
+export function weighingStep(massG: number, { scaleStepG, fineScaleStepG }: Kitchen): number {
+  const scale = fineScaleStepG !== null && massG < 200 ? fineScaleStepG : scaleStepG
+  return Math.max(gramStep(massG), scale)
 }
 
 /** A line with another amount: its text says it. */

@@ -1,5 +1,5 @@
 import { workDish } from '../assess'
-import { foodLine, foodName, gramStep } from '../measure'
+import { foodLine, foodName, weighingStep } from '../measure'
 import type { Dish, FormulaLine, Kitchen, Library, Part, Step, StepUse, SwapRow, Written } from '../model'
 import { followWords, stepFrom } from '../reading'
 import type { SwapPart } from './amounts'
@@ -11,9 +11,8 @@ export interface SwapBench {
   readonly kitchen: Kitchen
 }
 
-const rounded = (massG: number, { scaleStepG, fineScaleStepG }: Kitchen): number => {
-  const scale = fineScaleStepG !== null && massG < 200 ? fineScaleStepG : scaleStepG
-  const step = Math.max(gramStep(massG), scale)
+const rounded = (massG: number, kitchen: Kitchen): number => {
+  const step = weighingStep(massG, kitchen)
   return Number((Math.max(1, Math.round(massG / step)) * step).toFixed(3))
 }
 

@@ -40,6 +40,14 @@ const without = (wish: Wish, places: readonly number[]): Wish => ({
 /** The bound of an output that a value breaks. */
 const askedOf = ({ low, high }: Output, value: number): number => (value > high ? high : low)
 
+const collisionAt = (output: Output, value: number): Collision => ({
+  id: output.id,
+  label: output.label,
+  unit: output.unit,
+  asked: askedOf(output, value),
+  possible: value,
+})
+
 /**
  * Why nothing keeps every bound: which bounds, by how much, and the smallest set that frees the others.
  * @param near where the search for the least breach begins: the least broken mix that was seen
@@ -76,15 +84,7 @@ export function collisions(
       const others = places.filter((other) => other !== at)
       const value =
         search(problem, least.x, { ...without(KEPT, others), yields: at }, solve, shouldStop).y[at] ?? 0
-      return [
-        {
-          id: output.id,
-          label: output.label,
-          unit: output.unit,
-          asked: askedOf(output, value),
-          possible: value,
-        },
-      ]
+      return [collisionAt(output, value)]
     })
   }
   let loosen: readonly Collision[] = []
@@ -107,15 +107,7 @@ export function collisions(
     const output = outputs[at]
     const value = least.y[at] ?? 0
     if (output === undefined || output.kind === 'batch') return []
-    return [
-      {
-        id: output.id,
-        label: output.label,
-        unit: output.unit,
-        asked: askedOf(output, value),
-        possible: value,
-      },
-    ]
+    return [collisionAt(output, value)]
   })
   return { collide, loosen, nearest: least.x }
 }

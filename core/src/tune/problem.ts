@@ -1,5 +1,5 @@
 import { assess, workDish } from '../assess'
-import { gramStep, VOLUME_UNITS } from '../measure'
+import { VOLUME_UNITS, weighingStep } from '../measure'
 import type { Assessment, Dish, FormulaLine, Kitchen, PartAssessment } from '../model'
 import { energyKcal } from '../nutrition'
 import { nutrientsOf, partState, placeAll, scratchFor } from '../process'
@@ -24,12 +24,6 @@ const DOSE_ABOVE_USUAL = 1.5
 const TEASPOONS_BELOW = 3
 /** More than four tablespoons are weighed. Practice. */
 const MOST_SPOONED_ML = 62
-
-/** Step in which a line is weighed: as a scale shows it, and as it is printed. */
-export function weighingStep(massG: number, { scaleStepG, fineScaleStepG }: Kitchen): number {
-  const scale = fineScaleStepG !== null && massG < 200 ? fineScaleStepG : scaleStepG
-  return Math.max(gramStep(massG), scale)
-}
 
 /** mL per gram of a line in spoons and cups; null for one that is weighed or counted. */
 function spoonedMl({ amount }: FormulaLine, massG: number, { region }: Kitchen): number | null {

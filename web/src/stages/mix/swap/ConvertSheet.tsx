@@ -2,8 +2,9 @@ import { foodPhrase } from '@frijol/core/measure'
 import type { Converted } from '@frijol/core/swap'
 import { useState } from 'react'
 import { isCooked, takeProposal, useConversion, useDish, useLibrary } from '../../../store'
-import { Button, Chip, Sheet, toast, ToggleChip } from '../../../ui'
+import { Button, Chip, Sheet, toast } from '../../../ui'
 import { KINDS, partsWords } from './words'
+import { KindChips } from './KindChips'
 
 export interface ConvertSheetProps {
   isOpen: boolean
@@ -38,17 +39,7 @@ function Conversion({ onClose }: { onClose: () => void }) {
   return (
     <div className="grid gap-3">
       <div className="flex flex-wrap gap-1.5" role="group" aria-label="Without">
-        {KINDS.map(([id, label]) => (
-          <ToggleChip
-            key={id}
-            isOn={without.includes(id)}
-            onChange={() =>
-              setWithout(without.includes(id) ? without.filter((one) => one !== id) : [...without, id])
-            }
-          >
-            {label}
-          </ToggleChip>
-        ))}
+        <KindChips chosen={without} onChange={setWithout} />
       </div>
       {without.length === 0 ? (
         <p className="m-0 text-sm text-ink-2">Choose what it is to do without.</p>

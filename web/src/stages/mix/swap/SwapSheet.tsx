@@ -12,9 +12,10 @@ import {
   useLibrary,
   useSwaps,
 } from '../../../store'
-import { Button, Chip, Sheet, Tag, TextInput, toast, ToggleChip } from '../../../ui'
+import { Button, Chip, Sheet, Tag, TextInput, toast } from '../../../ui'
 import { askSwap, useSwapping } from './open'
-import { differenceWords, fitWord, KINDS, partsWords } from './words'
+import { differenceWords, fitWord, partsWords } from './words'
+import { KindChips } from './KindChips'
 
 /** What can stand in for a line's food: in what amount, what else moves, what is done otherwise. */
 export function SwapSheet() {
@@ -66,17 +67,7 @@ function Candidates({ lineId, foodId, onClose }: CandidatesProps) {
     <>
       <div className="mb-3 flex flex-wrap items-center gap-1.5" role="group" aria-label="Without">
         <span className="text-[13px] text-ink-2">without</span>
-        {KINDS.filter(([id]) => !excluded.includes(id)).map(([id, label]) => (
-          <ToggleChip
-            key={id}
-            isOn={without.includes(id)}
-            onChange={() =>
-              setWithout(without.includes(id) ? without.filter((one) => one !== id) : [...without, id])
-            }
-          >
-            {label}
-          </ToggleChip>
-        ))}
+        <KindChips chosen={without} barred={excluded} onChange={setWithout} />
         {excluded.map((id) => (
           <Chip key={id} tone="adzuki">
             no {exclusionName(id, library).toLowerCase()}, by the aim

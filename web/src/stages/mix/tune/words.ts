@@ -25,3 +25,6 @@ export const signedGrams = (grams: number): string => `${grams < 0 ? '−' : '+'
 export function spoonsOf(text: string): string | null {
   return /^[\d¼½¾⅓⅔⅛ .,/]+(?:tsp|tbsp|cups?)\b/.exec(text)?.[0] ?? null
 }
+
+/** A figure of a limit: two digits, three from a hundred on. */
+export const figure = (value: number): string => String(Number(value.toPrecision(value >= 100 ? 3 : 2)))
