@@ -17,6 +17,26 @@ const VIEWS = [
   ['kitchen', '/kitchen', 'Measuring'],
   ['recovery', '/recovery', 'Carry everything out'],
 ] as const
+/** What opens over a view by a button, with what stands in it. */
+const OPENED = [
+  ['tune', '/dish/moussaka/mix', 'Tune', 'mixes tried in'],
+  ['swap', '/dish/moussaka/mix', 'Swap Walnuts', 'What can stand in'],
+  ['another way', '/dish/moussaka/mix', 'Another way …', 'without'],
+] as const
+
+/** axe in both themes, and nothing cut off sideways. */
+async function expectSound(page: Page, name: string): Promise<void> {
+  for (const theme of ['', 'service']) {
+    await page.evaluate((chosen) => document.documentElement.setAttribute('data-theme', chosen), theme)
+    const { violations } = await new AxeBuilder({ page }).analyze()
+    expect(violations.map(({ id, nodes }) => `${name} ${theme}: ${id} ${nodes[0]?.html ?? ''}`)).toEqual([])
+  }
+  await page.evaluate(() => document.documentElement.removeAttribute('data-theme'))
+  const overflow = await page.evaluate(
+    () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+  )
+  expect(overflow, name).toBeLessThanOrEqual(0)
+}
 
 for (const viewport of [
   { width: 1280, height: 800 },
@@ -30,18 +50,15 @@ for (const viewport of [
     for (const [name, path, landmark] of VIEWS) {
       await page.goto(path)
       await expect(page.getByText(landmark).first()).toBeVisible()
-      for (const theme of ['', 'service']) {
-        await page.evaluate((chosen) => document.documentElement.setAttribute('data-theme', chosen), theme)
-        const { violations } = await new AxeBuilder({ page }).analyze()
-        expect(violations.map(({ id, nodes }) => `${name} ${theme}: ${id} ${nodes[0]?.html ?? ''}`)).toEqual(
-          [],
-        )
-      }
-      await page.evaluate(() => document.documentElement.removeAttribute('data-theme'))
-      const overflow = await page.evaluate(
-        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
-      )
-      expect(overflow, name).toBeLessThanOrEqual(0)
+      await expectSound(page, name)
+    }
+    for (const [name, path, button, landmark] of OPENED) {
+      await page.goto(path)
+      await page.getByRole('button', { name: button, exact: true }).first().click()
+      await expect(page.getByText(landmark).or(page.getByLabel(landmark)).first()).toBeVisible({
+        timeout: 60_000,
+      })
+      await expectSound(page, name)
     }
   })
 }

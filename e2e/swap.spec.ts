@@ -45,8 +45,8 @@ test('swap: what was not liked comes last, with the reason, after a reload as we
 test('convert: the whole dish without gluten, shown before it is taken', async ({ page }) => {
   await openMoussaka(page)
   await page.keyboard.press('Alt+2')
-  await page.getByRole('button', { name: 'Without …' }).click()
-  const sheet = page.getByRole('dialog', { name: 'Make it without' })
+  await page.getByRole('button', { name: 'Another way …' }).click()
+  const sheet = page.getByRole('dialog', { name: 'Make it another way' })
   await sheet.getByRole('button', { name: 'Gluten' }).click()
   await expect(sheet.getByRole('list', { name: 'What changes' })).toContainText('rice flour')
   await sheet.getByRole('button', { name: 'Take it' }).click()

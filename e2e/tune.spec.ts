@@ -74,3 +74,30 @@ test('tune: the page answers while it looks', async ({ page }) => {
   await page.keyboard.press('Escape')
   await expect(page.getByText(/mixes tried in/)).toBeVisible({ timeout: 60_000 })
 })
+
+test('thin or thicken: a sauce to a stated thickness, hot or cooled, by keyboard, kept over a reload', async ({
+  page,
+}) => {
+  await openMoussaka(page)
+  await page.keyboard.press('Alt+2')
+  await page.getByRole('tab', { name: 'White sauce' }).click()
+  await page.getByRole('button', { name: 'Tune', exact: true }).click()
+  await page.getByRole('radio', { name: 'Thickness', exact: true }).click()
+  await page.getByRole('radio', { name: /hot \(65/ }).focus()
+  await page.keyboard.press('Space')
+  const field = page.getByRole('textbox', { name: 'Thickness' })
+  await field.fill('0.4')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText(/coats a spoon; flows/).first()).toBeVisible()
+  await expect(page.getByText('wanted 0.4 Pa·s')).toBeVisible({ timeout: 60_000 })
+  await field.fill('900')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('Give 0.001 to 200 Pa·s.')).toBeVisible()
+  // A reload in the middle of a search loses nothing: the formula is as it was, and it is looked for anew.
+  await page.reload()
+  await expect(page.getByText(/mixes tried in/)).toBeVisible({ timeout: 60_000 })
+  await page.getByRole('button', { name: /^Take closest/ }).click()
+  await waitSaved(page)
+  await page.getByRole('button', { name: /^Trial \d/ }).click()
+  await expect(page.getByRole('list', { name: 'Came by' })).toContainText('tune white sauce')
+})

@@ -1,7 +1,7 @@
 import { readFileSync, statSync } from 'node:fs'
-import { LARGEST_FILE, type ReadContext, readRecipes, tooLarge } from '@frijol/core/interchange'
+import { LARGEST_FILE, readBackup, type ReadContext, readRecipes, tooLarge } from '@frijol/core/interchange'
 import { indexFoods } from '@frijol/core/measure'
-import { defaultKitchen, type Dish, FamilyId, type Kitchen, MeasureRegion } from '@frijol/core/model'
+import { defaultKitchen, type Dish, FamilyId, Kitchen, MeasureRegion } from '@frijol/core/model'
 import { ownWordsOf, readRecipeMethod, stepFrom } from '@frijol/core/reading'
 import { library } from '@frijol/library'
 import { InputFault, type Options } from './options'
@@ -32,8 +32,34 @@ export function readInput(file: string | null, { input }: Streams): string {
   }
 }
 
-export function kitchenFor({ region }: Options): Kitchen {
-  if (region === null) return defaultKitchen
+/** The kitchen of a file: a kitchen's own document, or the one in a backup. */
+function kitchenFrom(file: string, streams: Streams): Kitchen {
+  const text = readInput(file, streams)
+  let json: unknown
+  try {
+    json = JSON.parse(text)
+  } catch {
+    throw new InputFault('The kitchen is no JSON.', file, 'Give a backup, or a kitchen document.')
+  }
+  const isBackup =
+    typeof json === 'object' && json !== null && 'format' in json && json.format === 'frijol/backup'
+  const backup = isBackup ? readBackup(text) : null
+  if (backup?.ok === false)
+    throw new InputFault(backup.issues[0]?.message ?? 'The backup cannot be read.', file, 'Give another one.')
+  const own = backup === null ? json : backup.value.kitchen
+  const parsed = Kitchen.safeParse(own)
+  if (parsed.success) return parsed.data
+  const [issue] = parsed.error.issues
+  throw new InputFault(
+    `That is no kitchen: ${issue?.message ?? 'it cannot be read'}${issue === undefined ? '' : ` (${issue.path.join('.')})`}.`,
+    file,
+    'Give a backup, or a kitchen document.',
+  )
+}
+
+export function kitchenFor({ region, kitchen: file }: Options, streams: Streams): Kitchen {
+  const kitchen = file === null ? defaultKitchen : kitchenFrom(file, streams)
+  if (region === null) return kitchen
   const parsed = MeasureRegion.safeParse(region)
   if (!parsed.success)
     throw new InputFault(
@@ -41,7 +67,7 @@ export function kitchenFor({ region }: Options): Kitchen {
       '--region',
       'Use us, metric, australian or imperial.',
     )
-  return { ...defaultKitchen, region: parsed.data }
+  return { ...kitchen, region: parsed.data }
 }
 
 export function contextFor(kitchen: Kitchen): ReadContext {

@@ -141,6 +141,53 @@ describe('frijol', () => {
     expect(await scale('--have', 'nonsense')).toMatchObject({ status: 2 })
   })
 
+  it('tune: brings a sauce to a stated thickness', async () => {
+    const sauce =
+      '# Sauce\n\nServes 4\n\n- 500 g soy milk\n- 20 g wheat flour\n- 20 g olive oil\n- 3 g salt\n\n1. Simmer everything, stirring, for 8 minutes.\n'
+    const { status, stdout: out } = await frijol(
+      ['tune', '-', '--original', 'sauce_white', '--viscosity', '0.2', '--at', '60'],
+      sauce,
+    )
+    expect(status).toBe(0)
+    const { consistency, objective } = JSON.parse(out) as {
+      consistency: { after: number }
+      objective: { after: number }
+    }
+    expect(consistency.after).toBeGreaterThan(0.16)
+    expect(consistency.after).toBeLessThan(0.25)
+    expect(objective.after).toBeLessThan(0.3)
+  })
+
+  it('takes the kitchen of a backup: its prices are counted, and a file that is none is refused', async () => {
+    const backup = new URL('../../demo/files/saltmarsh-row.backup.json', import.meta.url).pathname
+    const { stdout: out } = await frijol(
+      ['assess', '-', '--kitchen', backup],
+      '# Nuts\n\nServes 2\n\n- 100 g walnuts\n\n1. Eat.\n',
+    )
+    expect((JSON.parse(out) as { perPortion: { cost: number | null } }).perPortion.cost).toBeGreaterThan(0)
+    const bad = await frijol(
+      ['assess', '-', '--kitchen', new URL('../../package.json', import.meta.url).pathname],
+      '100 g walnuts',
+    )
+    expect(bad.status).toBe(2)
+    expect(JSON.parse(bad.stderr)).toMatchObject({ error: expect.stringContaining('no kitchen') as string })
+  })
+
+  it('convert and swap: a way of one’s own, and what amounts are matched by', async () => {
+    const stew =
+      '# Stew\n\nServes 4\n\n- 400 g cooked chickpeas\n- 60 g soy sauce\n- 500 g water\n\n1. Simmer everything for 20 minutes.\n'
+    const milder = await frijol(['convert', '-', '--toward', 'lower-sodium'], stew)
+    expect((JSON.parse(milder.stdout) as { swaps: unknown[] }).swaps).toHaveLength(1)
+    const matched = await frijol(['swap', '-', '--food', 'soy-sauce', '--match', 'sodium'], stew)
+    const [first] = JSON.parse(matched.stdout) as { reasons: string[] }[]
+    expect(first?.reasons.join(' ')).toContain('as much sodium')
+    for (const args of [
+      ['convert', '-', '--toward', 'faster'],
+      ['swap', '-', '--food', 'soy-sauce', '--match', 'colour'],
+    ])
+      expect((await frijol(args, stew)).status).toBe(2)
+  })
+
   it('tune: proposes amounts that keep a limit, holds what is held, and names limits that collide', async () => {
     const patties = `# Bean patties
 

@@ -85,7 +85,7 @@ function libraryEntries({ food, file }: Options) {
 
 /** What a command prints: a JSON value, or a file's text. */
 function run(options: Options, streams: Streams): unknown {
-  const kitchen = kitchenFor(options)
+  const kitchen = kitchenFor(options, streams)
   const dish = () => one(dishesFrom(options, kitchen, streams))
   switch (options.command) {
     case 'lines': {

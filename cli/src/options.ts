@@ -21,6 +21,8 @@ export interface Options {
   readonly family: string | null
   readonly portions: number | null
   readonly region: string | null
+  /** File of a kitchen, or a backup that holds one: its prices, packs, equipment, words. */
+  readonly kitchen: string | null
   readonly as: string | null
   readonly food: string | null
   readonly mass: number | null
@@ -32,13 +34,20 @@ export interface Options {
   readonly limit: readonly string[]
   readonly amountsOnly: boolean
   readonly focus: string | null
+  /** Pa.s and °C that a sauce is to come to. */
+  readonly viscosity: number | null
+  readonly at: number | null
   readonly seed: number | null
   readonly without: readonly string[]
+  /** Of `convert`: lower-sodium, cheaper, pantry. */
+  readonly toward: readonly string[]
+  /** Of `swap`: what amounts are matched by. */
+  readonly match: string | null
   readonly line: number | null
 }
 
 export const USAGE =
-  'frijol lines|read|assess|scale|tune|swap|convert|export|library [FILE|-] [--original ID] [--family ID] [--portions N] [--region us|metric|australian|imperial] [--as jsonld|md|csv|backup] [--food ID] [--mass G] [--have "food=200 g"] [--part NAME] [--hold FOOD] [--allow FOOD] [--limit "sodiumMg<=400"] [--amounts-only] [--focus all|seasoning|thickness] [--seed N] [--line N] [--without gluten,soy]'
+  'frijol lines|read|assess|scale|tune|swap|convert|export|library [FILE|-] [--original ID] [--family ID] [--portions N] [--region us|metric|australian|imperial] [--kitchen FILE] [--as jsonld|md|csv|backup] [--food ID] [--mass G] [--have "food=200 g"] [--part NAME] [--hold FOOD] [--allow FOOD] [--limit "sodiumMg<=400"] [--amounts-only] [--focus all|seasoning|thickness] [--viscosity PAS --at C] [--seed N] [--line N] [--without gluten,soy] [--toward lower-sodium,cheaper,pantry] [--match sodium|umami|volume]'
 
 function positive(text: string | undefined, name: string): number | null {
   if (text === undefined) return null
@@ -48,6 +57,10 @@ function positive(text: string | undefined, name: string): number | null {
   }
   return value
 }
+
+/** "gluten,soy" and repeated options as one list. */
+const listed = (values: readonly string[] = []): string[] =>
+  values.flatMap((ids) => ids.split(/[,\s]+/)).filter((id) => id !== '')
 
 /** Reads the arguments. Throws InputFault for unknown options. */
 export function readOptions(argv: readonly string[]): Options {
@@ -63,6 +76,7 @@ export function readOptions(argv: readonly string[]): Options {
         family: text,
         portions: text,
         region: text,
+        kitchen: text,
         as: text,
         food: text,
         mass: text,
@@ -73,8 +87,12 @@ export function readOptions(argv: readonly string[]): Options {
         limit: many,
         'amounts-only': { type: 'boolean' },
         focus: text,
+        viscosity: text,
+        at: text,
         seed: text,
         without: many,
+        toward: many,
+        match: text,
         line: text,
       },
     })
@@ -91,6 +109,7 @@ export function readOptions(argv: readonly string[]): Options {
     family: values.family ?? null,
     portions: positive(values.portions, 'portions'),
     region: values.region ?? null,
+    kitchen: values.kitchen ?? null,
     as: values.as ?? null,
     food: values.food ?? null,
     mass: positive(values.mass, 'mass'),
@@ -101,8 +120,12 @@ export function readOptions(argv: readonly string[]): Options {
     limit: values.limit ?? [],
     amountsOnly: values['amounts-only'] ?? false,
     focus: values.focus ?? null,
+    viscosity: positive(values.viscosity, 'viscosity'),
+    at: positive(values.at, 'at'),
     seed: positive(values.seed, 'seed'),
-    without: (values.without ?? []).flatMap((ids) => ids.split(/[,\s]+/)).filter((id) => id !== ''),
+    without: listed(values.without),
+    toward: listed(values.toward),
+    match: values.match ?? null,
     line: positive(values.line, 'line'),
   }
 }

@@ -1,7 +1,14 @@
 import type { Dish, FormulaLine, Kitchen } from '@frijol/core/model'
 import { foodPhrase } from '@frijol/core/measure'
 import { isExcluded } from '@frijol/core/rules'
-import { convert, proposeSwaps, type SwapProposal } from '@frijol/core/swap'
+import {
+  convert,
+  proposeSwaps,
+  SWAP_MATCHES,
+  type SwapProposal,
+  type Toward,
+  TOWARDS,
+} from '@frijol/core/swap'
 import { library } from '@frijol/library'
 import { InputFault, type Options } from './options'
 import { foodId } from './tune'
@@ -49,21 +56,32 @@ function linesOf(dish: Dish, { food, line, without }: Options): FormulaLine[] {
 
 /** What `frijol swap` prints: for each line that is asked about what can stand in for it, best first. */
 export function swaps(dish: Dish, kitchen: Kitchen, options: Options) {
+  const match = SWAP_MATCHES.find((one) => one === (options.match ?? 'usual'))
+  if (match === undefined)
+    throw new InputFault(`--match is “${options.match ?? ''}”.`, '--match', `Use ${SWAP_MATCHES.join(', ')}.`)
   return linesOf(dish, options)
-    .flatMap(({ id }) => proposeSwaps(dish, { lineId: id, without: options.without }, { library, kitchen }))
+    .flatMap(({ id }) =>
+      proposeSwaps(dish, { lineId: id, without: options.without, match }, { library, kitchen }),
+    )
     .sort((a, b) => b.score - a.score)
     .map((proposal) => ({ ...printed(proposal), dish: proposal.dish }))
 }
 
 /** What `frijol convert` prints: the whole dish without some foods, what was swapped, and what nothing stands in for. */
-export function converted(dish: Dish, kitchen: Kitchen, { without }: Options) {
-  if (without.length === 0)
+export function converted(dish: Dish, kitchen: Kitchen, { without, toward: asked }: Options) {
+  const toward = asked.map((one): Toward => {
+    const known = TOWARDS.find((id) => id === one)
+    if (known === undefined)
+      throw new InputFault(`--toward is “${one}”.`, '--toward', `Use ${TOWARDS.join(', ')}.`)
+    return known
+  })
+  if (without.length + toward.length === 0)
     throw new InputFault(
-      'Nothing says what it is to do without.',
+      'Nothing says what it is to do without, or which way it is to go.',
       '--without',
-      'Give --without animal,gluten.',
+      'Give --without animal,gluten, or --toward lower-sodium.',
     )
-  const { dish: made, swaps: done, left } = convert(dish, without, { library, kitchen })
+  const { dish: made, swaps: done, left } = convert(dish, { without, toward }, { library, kitchen })
   return {
     dish: made,
     swaps: done.map(printed),

@@ -5,6 +5,7 @@ import { createSolver } from '@frijol/core/solver'
 import {
   aimLimits,
   type Answer,
+  CONSISTENCIES,
   FOCUSES,
   isLimited,
   type Limit,
@@ -98,7 +99,10 @@ export async function tuned(dish: Dish, kitchen: Kitchen, options: Options) {
   const hold = heldLines(dish, options.hold)
   const allow = options.allow.map((name) => foodId(name, '--allow'))
   const partIds = partsOf(dish, kitchen, options)
-  const focus = FOCUSES.find((one) => one === (options.focus ?? 'all'))
+  const consistency =
+    options.viscosity === null ? null : { paS: options.viscosity, tempC: options.at ?? CONSISTENCIES.hotC }
+  const asked = options.focus ?? (consistency === null ? 'all' : 'thickness')
+  const focus = FOCUSES.find((one) => one === asked)
   if (focus === undefined)
     throw new InputFault(`--focus is “${options.focus ?? ''}”.`, '--focus', `Use ${FOCUSES.join(', ')}.`)
   const solve = await createSolver()
@@ -124,6 +128,7 @@ export async function tuned(dish: Dish, kitchen: Kitchen, options: Options) {
     allow,
     method: !options.amountsOnly,
     focus,
+    consistency,
     seed: options.seed ?? 1,
   })
   try {
@@ -219,7 +224,7 @@ export async function tuned(dish: Dish, kitchen: Kitchen, options: Options) {
             ],
       ),
     ),
-    objective: {
+    objective: (consistency !== null && last?.tuned.answers[0]?.objective) || {
       before: mean(
         before.parts.flatMap(({ partId, distance }) =>
           partIds.includes(partId) && distance !== null ? [distance] : [],
@@ -227,6 +232,7 @@ export async function tuned(dish: Dish, kitchen: Kitchen, options: Options) {
       ),
       after: mean(tunedParts.flatMap(({ distance }) => (distance === null ? [] : [distance]))),
     },
+    consistency: last?.tuned.answers[0]?.consistency ?? null,
     limits: kept,
     binds: [...new Set(binds)],
     others,

@@ -47,7 +47,7 @@ const moussaka: Dish = {
   note: 'Mince layer under white sauce, baked with sliced aubergine for the lunch counter.',
   createdAt: '2026-06-02T08:00:00Z',
   updatedAt: '2026-06-14T15:30:00Z',
-  trial: { number: current.number, fromNumber: current.fromNumber },
+  trial: { number: current.number, fromNumber: current.fromNumber, why: [] },
   aim: {
     matters: 'Separate granules with a bite, lamb richness, a sauce that coats and sets to a soft gel.',
     never: 'Pasty mince, or a sauce that tastes of raw flour.',
@@ -79,6 +79,7 @@ const content = BackupContent.parse({
     parts: partsOf(trial),
     asMade: [],
     notes: trial.notes,
+    why: [],
     decision: trial.decision,
   })),
   ingredients: [],

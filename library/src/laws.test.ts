@@ -245,7 +245,7 @@ const worksDish = (part: Part): Dish => ({
   note: '',
   createdAt: '2026-06-14T12:00:00Z',
   updatedAt: '2026-06-14T12:00:00Z',
-  trial: { number: 1, fromNumber: null },
+  trial: { number: 1, fromNumber: null, why: [] },
   aim: {
     matters: '',
     never: '',

@@ -1,7 +1,7 @@
 import { assess } from '@frijol/core/assess'
 import { readRecipes } from '@frijol/core/interchange'
-import { defaultKitchen, type Dish, FamilyId } from '@frijol/core/model'
-import { convert, proposeSwaps, type SwapProposal } from '@frijol/core/swap'
+import { defaultKitchen, type Dish, FamilyId, type Ingredient, type Kitchen } from '@frijol/core/model'
+import { convert, keeps, proposeSwaps, type SwapMatch, type SwapProposal } from '@frijol/core/swap'
 import { isExcluded } from '@frijol/core/rules'
 import { createSolver, type SolveLinear } from '@frijol/core/solver'
 import { tune, usualAsk } from '@frijol/core/tune'
@@ -71,6 +71,97 @@ describe('usual swap questions', () => {
       expect(again.parts[0]?.unused.map(({ lineId }) => lineId)).toEqual([])
     }
     expect(answers.map(({ score }) => score)).toEqual(answers.map(({ score }) => score).sort((a, b) => b - a))
+  })
+})
+
+describe('a salty liquid matched by one thing', () => {
+  const dish = read(
+    '# Broth\n\nServes 4\n\n## Ingredients\n\n- 40 g soy sauce\n- 600 g water\n- 200 g shiitake mushrooms\n\n## Method\n\n1. Simmer everything for 20 minutes.\n',
+  )
+  const soySauce = dish.parts[0]?.lines[0]
+  const food = library.ingredients.get(soySauce?.ingredientId ?? '')
+  const proposals = (match: SwapMatch) =>
+    proposeSwaps(dish, { lineId: soySauce?.id ?? '', without: [], match }, bench)
+  const held = (amount: (of: Ingredient) => number, parts: SwapProposal['with']) =>
+    parts.reduce((sum, one) => sum + (amount(one.food) * one.massG) / 100, 0)
+
+  it.each([
+    ['sodium', (of: Ingredient) => of.per100g.sodiumMg ?? 0],
+    ['umami', (of: Ingredient) => of.umami?.glutamateMg ?? 0],
+    ['volume', (of: Ingredient) => 100 / (of.volumes[0]?.gPerMl ?? 1)],
+  ] as const)('%s: as much of it comes in as goes out, and the mix stays as wet', (match, amount) => {
+    const found = proposals(match)
+    expect(food?.id).toBeDefined()
+    expect(found.length).toBeGreaterThan(0)
+    if (food === undefined) return
+    const wetBefore = 600 + (40 * (food.per100g.waterG ?? 0)) / 100
+    for (const { with: parts, dish: changed } of found) {
+      expect(held(amount, parts)).toBeCloseTo((amount(food) * 40) / 100, 6)
+      const water = assess(changed, library, defaultKitchen).parts[0]?.lines.find(
+        ({ lineId }) => lineId === dish.parts[0]?.lines[1]?.id,
+      )
+      const wet = (water?.massG ?? 0) + held((of) => of.per100g.waterG ?? 0, parts)
+      // Water is weighed in steps of the scale.
+      expect(Math.abs(wet - wetBefore)).toBeLessThanOrEqual(5)
+    }
+  })
+
+  it('gives other amounts by other things', () => {
+    const byTamari = (match: SwapMatch) =>
+      proposals(match).find(({ with: parts }) => parts.length === 1 && parts[0]?.food.id.includes('miso'))
+        ?.with[0]?.massG
+    expect(new Set([byTamari('sodium'), byTamari('umami'), byTamari('volume')]).size).toBeGreaterThan(1)
+  })
+})
+
+describe('a whole dish another way', () => {
+  const salty = read(
+    '# Stew\n\nServes 4\n\n## Ingredients\n\n- 400 g cooked chickpeas\n- 60 g soy sauce\n- 500 g water\n- 1 onion, chopped\n\n## Method\n\n1. Simmer everything for 20 minutes.\n',
+  )
+
+  it('lower in sodium: less of it, and the salty line does its job by something milder', () => {
+    const before = assess(salty, library, defaultKitchen).perPortion.sodiumMg ?? 0
+    const { dish, swaps } = convert(salty, { without: [], toward: ['lower-sodium'] }, bench)
+    expect(swaps.map(({ replaces }) => replaces)).toEqual([salty.parts[0]?.lines[1]?.ingredientId])
+    expect(assess(dish, library, defaultKitchen).perPortion.sodiumMg).toBeLessThan(0.9 * before)
+  })
+
+  it('of what the kitchen keeps: nothing else comes in, and what nothing stands in for is named', () => {
+    const kitchen: Kitchen = {
+      ...defaultKitchen,
+      prices: ['chickpeas-cooked', 'onion', 'miso-white', 'tamari'].flatMap((id) =>
+        library.ingredients.has(id) ? [{ ingredientId: id, price: 3, perG: 500 }] : [],
+      ),
+    }
+    const { swaps, left } = convert(salty, { without: [], toward: ['pantry'] }, { library, kitchen })
+    const isKept = keeps(kitchen)
+    for (const { with: parts } of swaps)
+      for (const { food } of parts) expect(isKept(food), food.id).toBe(true)
+    expect(swaps.length + left.length).toBeGreaterThan(0)
+  })
+
+  it('cheaper: every swap costs less than what it stands for', () => {
+    const kitchen: Kitchen = {
+      ...defaultKitchen,
+      prices: [...library.ingredients.keys()].map((id, at) => ({
+        ingredientId: id,
+        price: id.startsWith('chickpeas') ? 30 : 1 + (at % 5),
+        perG: 500,
+      })),
+    }
+    const before = assess(salty, library, kitchen).perPortion.cost ?? 0
+    const { dish, swaps } = convert(salty, { without: [], toward: ['cheaper'] }, { library, kitchen })
+    expect(swaps.length).toBeGreaterThan(0)
+    expect(assess(dish, library, kitchen).perPortion.cost).toBeLessThan(before)
+  })
+
+  it('leaves a dish as it is where nothing stands against what is asked', () => {
+    const plain = read(
+      '# Lentils\n\nServes 2\n\n## Ingredients\n\n- 200 g cooked brown lentils\n\n## Method\n\n1. Heat the lentils for 5 minutes.\n',
+    )
+    const { dish, swaps, left } = convert(plain, { without: ['gluten'], toward: ['lower-sodium'] }, bench)
+    expect({ swaps, left }).toEqual({ swaps: [], left: [] })
+    expect(dish.parts).toEqual(plain.parts)
   })
 })
 
@@ -158,7 +249,11 @@ Serves 4
   })
 
   it('converts the whole dish, and says what is left', () => {
-    const { dish, swaps, left } = convert(read(PATTIES), ['animal', 'gluten', 'peanut'], bench)
+    const { dish, swaps, left } = convert(
+      read(PATTIES),
+      { without: ['animal', 'gluten', 'peanut'], toward: [] },
+      bench,
+    )
     expect(left).toEqual([])
     expect(swaps).toHaveLength(4)
     for (const { ingredientId } of dish.parts.flatMap(({ lines }) => lines)) {
@@ -186,7 +281,7 @@ describe('animal dishes as they are pasted', () => {
           at > 0 ? part : { ...part, family: stated.family, originalId: stated.id },
         ),
       }
-      const { dish, left } = convert(aimed, ['animal'], bench)
+      const { dish, left } = convert(aimed, { without: ['animal'], toward: [] }, bench)
       expect(left).toEqual([])
       const foods = dish.parts.flatMap(({ lines }) =>
         lines.flatMap(({ ingredientId }) => library.ingredients.get(ingredientId ?? '') ?? []),

@@ -191,6 +191,42 @@ describe('a tuned mix', () => {
     expect(closest?.objective.after).toBeLessThanOrEqual(closest?.objective.before ?? 0)
   })
 
+  it.each([
+    { paS: 0.12, tempC: 65 },
+    { paS: 1, tempC: 65 },
+    { paS: 1.5, tempC: 20 },
+  ])('brings a sauce to $paS Pa·s at $tempC °C, whatever its original is', (consistency) => {
+    const problem = problems.find(({ family }) => family === 'coating-sauce')
+    if (problem === undefined) throw new Error('no sauce')
+    const [closest] = few(problem.dish, {
+      ...problem.ask,
+      limits: [],
+      focus: 'thickness',
+      consistency,
+    }).answers
+    const after = closest?.consistency?.after ?? 0
+    expect(Math.abs(Math.log10(after / consistency.paS))).toBeLessThan(0.1)
+    expect(closest?.attributes).toEqual([])
+    expect(closest?.objective.after).toBeLessThan(0.2)
+  })
+
+  it.each([
+    [{ paS: 1e6, tempC: 65 }, /No sauce comes to/],
+    [{ paS: 1, tempC: 140 }, /not foretold/],
+  ])('refuses a thickness that nothing can have: %o', (consistency, why) => {
+    const problem = problems.find(({ family }) => family === 'coating-sauce')
+    if (problem === undefined) throw new Error('no sauce')
+    expect(() => few(problem.dish, { ...problem.ask, focus: 'thickness', consistency })).toThrow(why)
+  })
+
+  it('says of a part that does not pour that it has no thickness to be brought to', () => {
+    const problem = problems.find(({ family }) => family === 'bound-patty')
+    if (problem === undefined) throw new Error('no patty')
+    expect(() =>
+      few(problem.dish, { ...problem.ask, focus: 'thickness', consistency: { paS: 1, tempC: 65 } }),
+    ).toThrow(/does not pour/)
+  })
+
   it('says what to add next, little by little, and where to stop', () => {
     let told = 0
     for (const { dish, ask } of open.slice(0, 5)) {

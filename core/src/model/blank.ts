@@ -25,7 +25,7 @@ export const blankDish = (id: string, name: string, now: string): Dish => ({
   note: '',
   createdAt: now,
   updatedAt: now,
-  trial: { number: 1, fromNumber: null },
+  trial: { number: 1, fromNumber: null, why: [] },
   aim: {
     matters: '',
     never: '',

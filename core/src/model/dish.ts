@@ -93,6 +93,10 @@ export type Aim = z.infer<typeof Aim>
 export const Settled = z.strictObject({ key: z.string().max(300), reason: text(500) })
 export type Settled = z.infer<typeof Settled>
 
+/** What a formula came by, one sentence each: "tune mince: distance 1.4 to 0.6". */
+export const MOST_REASONS = 60
+const Why = z.array(text(300)).max(MOST_REASONS)
+
 export const Dish = z.strictObject({
   format: z.literal('frijol/dish'),
   version: z.literal(1),
@@ -105,6 +109,8 @@ export const Dish = z.strictObject({
   trial: z.strictObject({
     number: z.number().int().min(1),
     fromNumber: z.number().int().min(1).nullable(),
+    /** What was taken over into it, and why; absent in older documents. */
+    why: Why.default([]),
   }),
   aim: Aim,
   parts: z.array(Part).min(1, 'A dish has at least one part.').max(40),
@@ -132,6 +138,7 @@ export const Trial = z.strictObject({
   /** What was really weighed, by line. */
   asMade: z.array(z.strictObject({ lineId: id, massG: z.number().min(0).max(1e6) })).max(2000),
   notes: text(20_000),
+  why: Why.default([]),
   decision: text(2000),
 })
 export type Trial = z.infer<typeof Trial>

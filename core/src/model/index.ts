@@ -17,7 +17,7 @@ export {
 } from './assessment'
 export { Backup, BackupContent } from './backup'
 export { blankDish, blankPart } from './blank'
-export { Aim, Dish, FormulaLine, Limits, noLimits, Part, Settled, Trial } from './dish'
+export { Aim, Dish, FormulaLine, Limits, MOST_REASONS, noLimits, Part, Settled, Trial } from './dish'
 export { AlsoServed, Band, Importance, Moved, nothingMoved, RatioWindow } from './goal'
 export {
   AMINO_ACIDS,

@@ -1,7 +1,8 @@
 import { assess } from '../assess'
 import type { Assessment, AttributeId, Dish, FamilyId, Ingredient, Library, SwapRow } from '../model'
 import { isExcluded } from '../rules'
-import { matched, type SwapPart } from './amounts'
+import { matched, type SwapMatch, type SwapPart } from './amounts'
+import { waterEvened } from './evened'
 import { replaced, type SwapBench } from './replace'
 
 /** What can stand in for a line's food here, and what it would do. */
@@ -16,6 +17,8 @@ export interface SwapProposal {
   /** What moves: attributes of the part in points, figures of a portion in their units. */
   readonly differences: Readonly<Record<string, number>>
   readonly reasons: readonly string[]
+  /** The table knows it; else it is a food of the same kind. */
+  readonly isKnown: boolean
   readonly allergens: { readonly brings: readonly string[]; readonly spares: readonly string[] }
   readonly dish: Dish
   readonly assessment: Assessment
@@ -25,6 +28,8 @@ export interface SwapAsk {
   readonly lineId: string
   /** Allergens, kinds and foods that may not come in, beside those of the dish's aim. */
   readonly without: readonly string[]
+  /** What amounts are matched by; a match of one's own keeps the water of the mix, too. */
+  readonly match?: SwapMatch
   /** Foods or swaps that this kitchen has turned down, with the reason: told, and put behind the others. */
   readonly turnedDown?: readonly { readonly foodId: string; readonly reason: string }[]
 }
@@ -34,6 +39,7 @@ const ELSEWHERE = 0.12
 /** Foods of the same class with the same jobs, where the table knows nothing better. Practice. */
 const KIN_FIT = 0.45
 const MOST_KIN = 4
+const KIN_SOURCE = 'composition and roles'
 /** How much of the score is what the engine foretells; the rest is the table's. Practice. */
 const FORETOLD = 0.15
 /** An attribute that moves by so much all over is another food. */
@@ -88,7 +94,7 @@ function kinOf(food: Ingredient, library: Library): Candidate[] {
         process: '',
         readies: [],
         fit: KIN_FIT,
-        source: 'composition and roles',
+        source: KIN_SOURCE,
       },
       fit: KIN_FIT * Math.min(1, 0.6 + 0.4 * closeness),
     }))
@@ -145,8 +151,19 @@ function movedBy(before: Assessment, after: Assessment, partId: string): number 
 
 const percent = (share: number): string => `${Math.round(100 * share)} %`
 
-function reasonsFor(row: SwapRow, parts: readonly SwapPart[], family: FamilyId | null): string[] {
+const signedGrams = (grams: number): string =>
+  `${grams < 0 ? '−' : '+'}${Number(Math.abs(grams).toPrecision(2))} g`
+
+function reasonsFor(
+  row: SwapRow,
+  parts: readonly SwapPart[],
+  family: FamilyId | null,
+  match: SwapMatch,
+  waterG: number,
+): string[] {
   const basis = {
+    umami: 'as much glutamate',
+    volume: 'as many spoons',
     mass: null,
     fat: 'as much fat',
     sodium: 'as much sodium',
@@ -155,14 +172,17 @@ function reasonsFor(row: SwapRow, parts: readonly SwapPart[], family: FamilyId |
     protein: 'as much protein',
     dry: 'as much dry matter',
     thick: 'as much swollen starch',
-  }[row.basis]
+  }[match === 'usual' ? row.basis : match]
   const home =
     family !== null && row.families.includes(family) ? `, in a ${family.replaceAll('-', ' ')} above all` : ''
   return [
     `does of it: ${row.does.join(', ')}${home}`,
     ...(basis === null
       ? []
-      : [`the amount holds ${basis}${row.ratio === 1 ? '' : ` (${percent(row.ratio)})`}`]),
+      : [
+          `the amount holds ${basis}${row.ratio === 1 || match !== 'usual' ? '' : ` (${percent(row.ratio)})`}`,
+        ]),
+    ...(waterG === 0 ? [] : [`water ${signedGrams(waterG)}, so that the mix stays as wet`]),
     ...(parts.length > 1 ? [`${parts.length} foods share the work`] : []),
     `source: ${row.source}`,
   ]
@@ -186,13 +206,14 @@ export function proposeSwaps(dish: Dish, ask: SwapAsk, bench: SwapBench): SwapPr
     before.parts.flatMap(({ lines }) => lines).find(({ lineId }) => lineId === ask.lineId)?.massG ?? null
   if (massG === null || massG <= 0) return []
   const barred = [...dish.aim.excluded, ...ask.without]
+  const match = ask.match ?? 'usual'
   const isAllowed = (other: Ingredient): boolean => !barred.some((id) => isExcluded(other, id, library))
   const seen = new Set<string>()
   const candidates = [...rowsFor(food, part.family, library), ...kinOf(food, library)]
     .sort((a, b) => b.fit - a.fit)
     .flatMap(({ row, fit }) => {
       const key = row.with.map(({ foodId }) => foodId).join('+')
-      const parts = matched(food, massG, row, library)
+      const parts = matched(food, massG, row, library, match)
       if (parts === null || seen.has(key) || !parts.every(({ food: other }) => isAllowed(other))) return []
       seen.add(key)
       return [{ row, fit, parts }]
@@ -200,7 +221,11 @@ export function proposeSwaps(dish: Dish, ask: SwapAsk, bench: SwapBench): SwapPr
     .slice(0, MOST_TRIED)
   return candidates
     .map(({ row, fit, parts }): SwapProposal => {
-      const changed = replaced(dish, ask.lineId, parts, row, bench)
+      const swapped = replaced(dish, ask.lineId, parts, row, bench)
+      const { dish: changed, waterG } =
+        match === 'usual'
+          ? { dish: swapped, waterG: 0 }
+          : waterEvened(swapped, ask.lineId, { food, massG }, parts, bench)
       const after = assess(changed, library, kitchen)
       const turnedDown = ask.turnedDown?.find(({ foodId }) =>
         parts.some(({ food: other }) => other.id === foodId),
@@ -217,8 +242,9 @@ export function proposeSwaps(dish: Dish, ask: SwapAsk, bench: SwapBench): SwapPr
         differences: differences(before, after, part.id),
         reasons: [
           ...(turnedDown === undefined ? [] : [`turned down here before: ${turnedDown.reason}`]),
-          ...reasonsFor(row, parts, part.family),
+          ...reasonsFor(row, parts, part.family, match, waterG),
         ],
+        isKnown: row.source !== KIN_SOURCE,
         allergens: {
           brings: [...new Set(parts.flatMap(({ food: other }) => other.allergens))].filter(
             (id) => !food.allergens.includes(id),

@@ -22,6 +22,9 @@ const POURS: Bands = [
   [8, 'spreads with a knife'],
   [30, 'stands like a paste'],
 ]
+/** "coats a spoon", "mounds like a dip". @param paS at 50 1/s */
+export const pourWords = (paS: number): string => wordsFor(POURS, paS)
+
 /** Flow in the trough in 30 s at a thickness: 100 mL, 50 mm wide. @source kitchen measurement P9: coating 5 to 9 cm, pouring 10 to 20, thick yogurt 0 to 3; between them practice */
 const FLOWS: readonly (readonly [log10: number, cm: number])[] = [
   [-2, 22],
@@ -99,7 +102,7 @@ function pouring(state: PartState, servingC: number): Behaviour[] {
     {
       id: 'thickness',
       label: `Thickness at ${Math.round(servingC)} °C`,
-      value: `${wordsFor(POURS, hot)}, ${shown(hot)} Pa·s`,
+      value: `${pourWords(hot)}, ${shown(hot)} Pa·s`,
       confirm: flow(hot),
     },
   ]
@@ -110,7 +113,7 @@ function pouring(state: PartState, servingC: number): Behaviour[] {
     {
       id: 'thickness-cooled',
       label: 'Cooled to 20 °C',
-      value: `${wordsFor(POURS, cold)}, ${shown(cold)} Pa·s`,
+      value: `${pourWords(cold)}, ${shown(cold)} Pa·s`,
       confirm: flow(cold),
     },
   ]

@@ -1,4 +1,4 @@
-export { behaviourOf, troughFlowCm } from './behaviour'
+export { behaviourOf, pourWords, troughFlowCm } from './behaviour'
 export { ATTRIBUTE_SCALES, type AttributeScale } from './attributeScale'
 export { checkOf, KITCHEN_CHECKS, type KitchenCheck } from './checks'
 export { attributeEquation, attributeSource, ratioEquation } from './equation'

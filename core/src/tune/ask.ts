@@ -33,10 +33,22 @@ export interface Bound {
 export const FOCUSES = ['all', 'seasoning', 'thickness'] as const
 export type Focus = (typeof FOCUSES)[number]
 
+/** A thickness that a sauce is to come to at a temperature: hot, as it is served, or cooled. */
+export interface Consistency {
+  /** Pa.s at 50 1/s. */
+  readonly paS: number
+  /** 0 to 95. */
+  readonly tempC: number
+}
+/** What a viscometer, and a sauce, can be: thinner than water and thicker than a paste are slips. Pa.s. */
+export const CONSISTENCIES = { leastPaS: 0.001, mostPaS: 200, coolC: 20, hotC: 65 } as const
+
 /** What is asked of a search. */
 export interface TuneAsk {
   readonly partId: string
   readonly focus: Focus
+  /** With the focus on thickness: what it is to come to in the place of the original's thickness; null = the original's. */
+  readonly consistency: Consistency | null
   /** Lines that stay as they are. */
   readonly hold: readonly string[]
   readonly bounds: readonly Bound[]
@@ -55,6 +67,7 @@ export interface TuneAsk {
 export const usualAsk = (partId: string): TuneAsk => ({
   partId,
   focus: 'all',
+  consistency: null,
   hold: [],
   bounds: [],
   limits: [],

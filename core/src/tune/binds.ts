@@ -1,4 +1,3 @@
-import { attributeName } from '../model'
 import type { SolveLinear } from '../solver'
 import type { Output, Problem } from './problemTypes'
 import { CLOSEST, type Found, search, type ShouldStop } from './search'
@@ -40,7 +39,7 @@ function mostMoved({ outputs }: Problem, before: Float64Array, after: Float64Arr
     .sort((a, b) => b.gain - a.gain)
   const best = gains[0]
   if (best === undefined || best.gain <= 0) return ''
-  return `, most of it ${attributeName(best.output.id as Parameters<typeof attributeName>[0])} (${best.change > 0 ? '+' : '−'}${Math.abs(best.change).toFixed(1)})`
+  return `, most of it ${best.output.label} (${best.change > 0 ? '+' : '−'}${Math.abs(best.change).toFixed(1)})`
 }
 
 /** Which bounds hold the closest mix back, strongest first, each with the trade-off around it. */

@@ -3,6 +3,8 @@ export {
   aimLimits,
   type Bench,
   type Bound,
+  CONSISTENCIES,
+  type Consistency,
   type Focus,
   FOCUSES,
   isLimited,
@@ -19,13 +21,5 @@ export type { Addition } from './little'
 export { problemOf } from './problem'
 export type { Output, Problem } from './problemTypes'
 export { CLOSEST, distanceOf, type Found, search } from './search'
-export {
-  type Answer,
-  type ChangedLine,
-  type ChangedSetting,
-  type KeptLimit,
-  tune,
-  type Tuned,
-  type TunedAttribute,
-  type TuneOptions,
-} from './tune'
+export type { Answer, ChangedLine, ChangedSetting, KeptLimit, TunedAttribute } from './proposal'
+export { tune, type Tuned, type TuneOptions } from './tune'

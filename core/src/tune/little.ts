@@ -1,4 +1,3 @@
-import { attributeName } from '../model'
 import type { Knob, Output, Problem } from './problemTypes'
 import { distanceOf } from './search'
 
@@ -42,15 +41,15 @@ function passed(outputs: readonly Output[], before: Float64Array, after: Float64
 
 function movesOf({ outputs }: Problem, before: Float64Array, after: Float64Array): string[] {
   return outputs
-    .flatMap(({ kind, id, weight }, at) =>
-      kind === 'attribute' ? [{ id, weight, change: (after[at] ?? 0) - (before[at] ?? 0) }] : [],
+    .flatMap(({ kind, label, weight }, at) =>
+      kind === 'attribute' ? [{ label, weight, change: (after[at] ?? 0) - (before[at] ?? 0) }] : [],
     )
     .filter(({ change }) => Math.abs(change) >= LEAST_MOVE)
     .sort((a, b) => b.weight * Math.abs(b.change) - a.weight * Math.abs(a.change))
     .slice(0, MOST_MOVES)
     .map(
-      ({ id, change }) =>
-        `${attributeName(id as Parameters<typeof attributeName>[0]).toLowerCase()} ${change < 0 ? '−' : '+'}${Math.abs(change).toFixed(1)}`,
+      ({ label, change }) =>
+        `${label.charAt(0).toLowerCase()}${label.slice(1)} ${change < 0 ? '−' : '+'}${Math.abs(change).toFixed(1)}`,
     )
 }
 

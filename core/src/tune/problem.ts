@@ -1,11 +1,19 @@
 import { assess, workDish } from '../assess'
 import { VOLUME_UNITS, weighingStep } from '../measure'
-import type { Assessment, Dish, FormulaLine, Kitchen, PartAssessment } from '../model'
+import {
+  attributeName,
+  type Assessment,
+  type Dish,
+  type FormulaLine,
+  type Kitchen,
+  type PartAssessment,
+} from '../model'
 import { energyKcal } from '../nutrition'
 import { nutrientsOf, partState, placeAll, scratchFor } from '../process'
 import { CARRIED_NUTRIENTS, type Program } from '../program'
-import { familyTable, served, valuesOf } from '../texture'
+import { familyTable, served, valuesOf, viscosityAt } from '../texture'
 import { aimLimits, type Bench, LIMITED, type Limit, type LimitedId, type TuneAsk, TuneFault } from './ask'
+import { consistencyOf, consistencyOutput, consistencyPoints } from './consistency'
 import type { Knob, Output, Problem } from './problemTypes'
 import { countedBy, mayChange } from './focus'
 import { settingKnobs } from './settings'
@@ -20,6 +28,8 @@ const LEAST_SCALE = 0.004
 const BATCH_SHARE = 0.08
 /** A food that comes in may be so much of the batch where the table states no dose. Practice. */
 const NEW_SHARE = 0.12
+/** A sauce that is thinned becomes more, by so much at most. Practice. */
+const THINNED_SHARE = 0.6
 const DOSE_ABOVE_USUAL = 1.5
 const TEASPOONS_BELOW = 3
 /** More than four tablespoons are weighed. Practice. */
@@ -197,8 +207,14 @@ export function problemOf(dish: Dish, ask: TuneAsk, bench: Bench, near: Dish = d
     )
   const { program, made, usualYield } = work.method
   const space = scratchFor(program)
-  const wanted = countedBy(part.attributes, ask.focus)
-  if (wanted.length === 0)
+  const consistency = consistencyOf(ask)
+  if (consistency !== null && !table.isPoured)
+    throw new TuneFault(
+      `“${part.name}” does not pour, so it has no thickness to be brought to.`,
+      'Choose a family that pours in Aim: a sauce, a cream, a milk.',
+    )
+  const wanted = consistency === null ? countedBy(part.attributes, ask.focus) : []
+  if (wanted.length === 0 && consistency === null)
     throw new TuneFault(
       `“${part.name}” has no original and no bands of its own to be tuned to.`,
       'Choose an original in Aim, or set bands there.',
@@ -213,21 +229,24 @@ export function problemOf(dish: Dish, ask: TuneAsk, bench: Bench, near: Dish = d
   const attributePlace = wanted.map(({ id }) => table.attributes.findIndex((one) => one.id === id))
   const windows = windowOutputs(
     part,
-    table.ratios.map(({ id }) => id),
+    // A thickness that is asked for takes the place of the original's.
+    table.ratios.map(({ id }) => id).filter((id) => consistency === null || id !== 'viscosity'),
   )
   const windowPlace = windows.map(({ id }) => table.ratios.findIndex((one) => one.id === id))
   const cookedG = part.cookedMassG
+  const batchShare = consistency === null ? BATCH_SHARE : THINNED_SHARE
   const outputs: Output[] = [
     ...wanted.map(({ id, target, weight }): Output => ({
       kind: 'attribute',
       id,
-      label: id,
+      label: attributeName(id),
       unit: '',
       low: target.low,
       high: target.high,
       weight,
       scale: 1,
     })),
+    ...(consistency === null ? [] : [consistencyOutput(consistency)]),
     ...windows,
     ...limits,
     {
@@ -235,8 +254,8 @@ export function problemOf(dish: Dish, ask: TuneAsk, bench: Bench, near: Dish = d
       id: 'batch',
       label: 'cooked batch',
       unit: 'g',
-      low: (1 - BATCH_SHARE) * cookedG,
-      high: (1 + BATCH_SHARE) * cookedG,
+      low: (1 - batchShare) * cookedG,
+      high: (1 + batchShare) * cookedG,
       weight: 0,
       scale: Math.max(1, cookedG),
     },
@@ -303,6 +322,7 @@ export function problemOf(dish: Dish, ask: TuneAsk, bench: Bench, near: Dish = d
     const seen = new Float64Array(outputs.length)
     let next = 0
     for (const place of attributePlace) seen[next++] = values.attributes[place] ?? 0
+    if (consistency !== null) seen[next++] = consistencyPoints(viscosityAt(state, consistency.tempC))
     for (const place of windowPlace) seen[next++] = values.ratios[place] ?? 0
     for (const { id } of limits) seen[next++] = limitOf(id)
     seen[next++] = state.cooked.massG

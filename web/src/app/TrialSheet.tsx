@@ -40,6 +40,7 @@ function KeepTrial({ onDone }: { onDone: () => void }) {
   return (
     <div className="grid gap-3 rounded-lg border border-line bg-oat/60 p-3">
       <h3 className="m-0 text-[15px]">Keep trial {dish.trial.number}</h3>
+      <Reasons why={dish.trial.why} />
       <Field label="Notes in the moment" hint="What the next person at the counter should know.">
         {(props) => (
           <TextArea
@@ -69,6 +70,18 @@ function KeepTrial({ onDone }: { onDone: () => void }) {
     </div>
   )
 }
+
+/** What a formula came by: proposals that were taken over into it. */
+const Reasons = ({ why }: { why: readonly string[] }) =>
+  why.length === 0 ? null : (
+    <ul aria-label="Came by" className="m-0 list-none p-0 text-sm text-ink-2">
+      {why.map((reason, at) => (
+        <li key={at} className="first-letter:uppercase">
+          {reason}
+        </li>
+      ))}
+    </ul>
+  )
 
 /** The kept trials, and two of them (or one and the present formula) side by side. */
 function Trials({ onDone }: { onDone: () => void }) {
@@ -178,6 +191,7 @@ function TrialEntry({ trial, onDone }: { trial: Trial; onDone: () => void }) {
           </Button>
         </span>
       </div>
+      <Reasons why={trial.why} />
       {trial.notes !== '' && <p className="m-0 mt-1 text-sm">{trial.notes}</p>}
       {trial.decision !== '' && <p className="m-0 mt-1 text-sm text-ink-2">{trial.decision}</p>}
       {isOpen && <TrialView dish={dish} trial={trial} />}

@@ -91,12 +91,12 @@ describe('a save', () => {
   it('brings its trial with it, under a free number, or takes it away', async () => {
     await addDishes([dish('a')], [trialOf('a', 1)])
     const before = await stored('a')
-    const next = { ...before.value, trial: { number: 2, fromNumber: 1 } }
+    const next = { ...before.value, trial: { number: 2, fromNumber: 1, why: [] } }
     const second = { trial: { ...trialOf('a', 1), id: 'again' } }
     await dishRepository.save(saveOf(before, { value: next, put: [second] }))
     const now = await stored('a')
     expect((await readTrials('a')).trials.map(({ number }) => number)).toEqual([1, 2])
-    expect(now.value.trial).toEqual({ number: 3, fromNumber: 2 })
+    expect(now.value.trial).toEqual({ number: 3, fromNumber: 2, why: [] })
     await dishRepository.save(saveOf(now, { remove: [second] }))
     expect((await readTrials('a')).trials.map(({ id }) => id)).toEqual(['a-1'])
   })
@@ -113,7 +113,7 @@ describe('a save', () => {
         .table(table)
         .hook(table === 'trials' ? 'creating' : 'updating')
       hook.subscribe(broken)
-      const value = { ...before.value, name: 'Half', trial: { number: 2, fromNumber: 1 } }
+      const value = { ...before.value, name: 'Half', trial: { number: 2, fromNumber: 1, why: [] } }
       const put = [{ trial: trialOf('a', 1) }]
       await expect(dishRepository.save(saveOf(before, { value, past: [change('x')], put }))).rejects.toThrow()
       hook.unsubscribe(broken)

@@ -45,7 +45,7 @@ async function keepTrials(
     const number = others.some((other) => other.number === trial.number) ? highest + 1 : trial.number
     await trials.put({ ...trial, number })
     if (next.trial.number <= Math.max(number, highest))
-      next = { ...next, trial: { number: Math.max(number, highest) + 1, fromNumber: number } }
+      next = { ...next, trial: { number: Math.max(number, highest) + 1, fromNumber: number, why: [] } }
   }
   return next
 }

@@ -1,5 +1,5 @@
 import type { Aim, Dish, FormulaLine, Ingredient, Original, Part, StepUse, Trial } from '@frijol/core/model'
-import { blankPart, nothingMoved } from '@frijol/core/model'
+import { blankPart, MOST_REASONS, nothingMoved } from '@frijol/core/model'
 import type { Draft } from 'immer'
 import { newId } from './ids'
 import { inPart } from './inPart'
@@ -163,7 +163,7 @@ export const unsettleFinding = (key: string): Command => ({
 export const startNextTrial = (number: number, fromNumber: number): Command => ({
   label: `start trial ${number}`,
   apply: (dish) => {
-    dish.trial = { number, fromNumber }
+    dish.trial = { number, fromNumber, why: [] }
     // What was weighed belongs to the trial that was kept; the next one is predicted with what was learned.
     for (const part of dish.parts) for (const step of part.steps) step.weighedG = null
   },
@@ -179,8 +179,22 @@ export const takeUpTrial = (
     dish.parts = structuredClone(parts)
     dish.written = structuredClone(written)
     dish.trial.fromNumber = fromNumber
+    // What the formula before it came by is not what this one came by.
+    dish.trial.why = []
   },
 })
+
+/** Takes over what was proposed, and keeps with the trial why. */
+export const takeOver = (proposed: Dish, reason: string): Command => {
+  const replace = replaceFormula(proposed, reason)
+  return {
+    ...replace,
+    apply: (dish) => {
+      replace.apply(dish)
+      dish.trial.why = [...dish.trial.why, reason.slice(0, 300)].slice(-MOST_REASONS)
+    },
+  }
+}
 
 /** Takes over a proposal's formula and portions, such as a scaled dish. */
 export const replaceFormula = (proposed: Dish, label: string): Command => ({

@@ -182,7 +182,7 @@ describe('shelf', () => {
 it('keeps a trial frozen and goes on as the next', async () => {
   run(commands.addLines(partId(), [typedLine('200 g white beans')]))
   await keepTrial('made', 'good', 'go on')
-  expect(state().value?.trial).toEqual({ number: 2, fromNumber: 1 })
+  expect(state().value?.trial).toEqual({ number: 2, fromNumber: 1, why: [] })
   // Kept, taken back, kept again: one trial, not two of one number.
   expect(undo()).toBe('keep trial 1')
   expect(await keepTrial('made', 'good', 'go on')).toBe(1)

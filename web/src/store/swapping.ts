@@ -1,5 +1,5 @@
 import type { Dish, TurnedDown } from '@frijol/core/model'
-import type { Converted, SwapProposal } from '@frijol/core/swap'
+import type { ConvertAsk, Converted, SwapMatch, SwapProposal, Toward } from '@frijol/core/swap'
 import { useEffect, useMemo, useState } from 'react'
 import { runJob } from '../workers'
 import { useDish } from './assessed'
@@ -44,18 +44,24 @@ interface SwapQuestion {
   readonly lineId: string
   readonly foodId: string
   readonly without: readonly string[]
+  readonly match: SwapMatch
 }
 const lookForSwaps = (
-  { dish, lineId, foodId, without }: SwapQuestion,
+  { dish, lineId, foodId, without, match }: SwapQuestion,
   signal: AbortSignal,
 ): Promise<SwapProposal[]> => {
   const { kitchen, own } = useKitchenStore.getState()
   const turnedDown = kitchen.turnedDown.filter(({ replaces }) => replaces === foodId)
-  return runJob('swap', { dish, ask: { lineId, without, turnedDown }, kitchen, own }, { signal })
+  return runJob('swap', { dish, ask: { lineId, without, match, turnedDown }, kitchen, own }, { signal })
 }
 
 /** What can stand in for a line's food, best first. @param without a space between ids */
-export function useSwaps(lineId: string, foodId: string, without: string): Aside<SwapProposal[]> {
+export function useSwaps(
+  lineId: string,
+  foodId: string,
+  without: string,
+  match: SwapMatch,
+): Aside<SwapProposal[]> {
   const dish = useDish()
   const turnedDown = useKitchenStore((state) => state.kitchen.turnedDown)
   const question = useMemo(
@@ -64,28 +70,29 @@ export function useSwaps(lineId: string, foodId: string, without: string): Aside
       lineId,
       foodId,
       without: without.split(' ').filter((id) => id !== ''),
+      match,
       turnedDown,
     }),
-    [dish, lineId, foodId, without, turnedDown],
+    [dish, lineId, foodId, without, match, turnedDown],
   )
   return useAside(question, lookForSwaps)
 }
 
 interface ConvertQuestion {
   readonly dish: Dish
-  readonly without: readonly string[]
+  readonly ask: ConvertAsk
 }
-const lookForConversion = ({ dish, without }: ConvertQuestion, signal: AbortSignal): Promise<Converted> => {
+const lookForConversion = ({ dish, ask }: ConvertQuestion, signal: AbortSignal): Promise<Converted> => {
   const { kitchen, own } = useKitchenStore.getState()
-  return runJob('convert', { dish, without, kitchen, own }, { signal })
+  return runJob('convert', { dish, ask, kitchen, own }, { signal })
 }
 
-/** The open dish without some foods; null while nothing is asked, or while it is worked out. @param without a space between ids */
-export function useConversion(without: string): Aside<Converted> {
+/** The open dish another way; null while nothing is asked, or while it is worked out. The lists are kept by the caller. */
+export function useConversion(without: readonly string[], toward: readonly Toward[]): Aside<Converted> {
   const dish = useDish()
   const question = useMemo(
-    () => (without === '' ? null : { dish, without: without.split(' ') }),
-    [dish, without],
+    () => (without.length + toward.length === 0 ? null : { dish, ask: { without, toward } }),
+    [dish, without, toward],
   )
   return useAside(question, lookForConversion)
 }

@@ -17,12 +17,12 @@ export function useTrials(dishId: string): ReadTrials {
 }
 
 /** A trial as the dish that it was. */
-const dishOfTrial = (dish: Dish, { parts, aim, written, number, fromNumber }: Trial): Dish => ({
+const dishOfTrial = (dish: Dish, { parts, aim, written, number, fromNumber, why }: Trial): Dish => ({
   ...dish,
   parts,
   aim,
   written,
-  trial: { number, fromNumber },
+  trial: { number, fromNumber, why },
   settled: [],
 })
 
@@ -68,6 +68,7 @@ export async function keepTrial(
     written: dish.written,
     asMade: [],
     notes,
+    why: dish.trial.why,
     decision,
   }
   const next = startNextTrial(Math.max(number, highest) + 1, number)

@@ -41,6 +41,7 @@ function dishes(): { dish: Dish; answer: Answer } {
       attributes: [],
       objective: { before: 1, after: 0 },
       limits: [],
+      consistency: null,
       assessment: null as never,
     },
   }

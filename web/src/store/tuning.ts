@@ -4,7 +4,7 @@ import type { Answer, TuneAsk, Tuned } from '@frijol/core/tune'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { runJob } from '../workers'
 import { useDish } from './assessed'
-import { replaceFormula } from './commands'
+import { takeOver } from './commands'
 import { useKitchenStore, useLibrary } from './kitchen'
 import { run } from './openDish'
 import { keepTrial } from './trials'
@@ -164,7 +164,7 @@ export const isCooked = ({ parts }: Pick<Dish, 'parts'>): boolean =>
  * @returns what to tell the person; null where nothing was taken over
  */
 export async function takeProposal(dish: Dish, proposed: Dish, reason: string): Promise<string | null> {
-  if (!isCooked(dish)) return run(replaceFormula(proposed, reason)) ? 'Taken over. Undo with U.' : null
+  if (!isCooked(dish)) return run(takeOver(proposed, reason)) ? 'Taken over. Undo with U.' : null
   const kept = await keepTrial('made', '', `Then ${reason}.`)
   if (kept === null) return null
   const parts = proposed.parts.map((part) => ({
@@ -172,7 +172,5 @@ export async function takeProposal(dish: Dish, proposed: Dish, reason: string): 
     cookedMassG: null,
     steps: part.steps.map((step) => ({ ...step, weighedG: null })),
   }))
-  return run(replaceFormula({ ...proposed, parts }, reason))
-    ? `Trial ${kept} is kept; this is the next one.`
-    : null
+  return run(takeOver({ ...proposed, parts }, reason)) ? `Trial ${kept} is kept; this is the next one.` : null
 }

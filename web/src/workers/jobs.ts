@@ -3,7 +3,14 @@ import type { Dish, Kitchen } from '@frijol/core/model'
 import { ownWordsOf, readRecipeMethod, stepFrom } from '@frijol/core/reading'
 import type { Ingredient } from '@frijol/core/model'
 import { createSolver } from '@frijol/core/solver'
-import { convert, type Converted, proposeSwaps, type SwapAsk, type SwapProposal } from '@frijol/core/swap'
+import {
+  convert,
+  type ConvertAsk,
+  type Converted,
+  proposeSwaps,
+  type SwapAsk,
+  type SwapProposal,
+} from '@frijol/core/swap'
 import { tune, type TuneAsk, type Tuned, TuneFault, type TuneOptions } from '@frijol/core/tune'
 import { libraryFrom, withOriginals, withOwn } from '@frijol/library/from'
 import wasmUrl from 'highs/runtime?url'
@@ -33,7 +40,7 @@ export interface SwapInput {
 }
 export interface ConvertInput {
   readonly dish: Dish
-  readonly without: readonly string[]
+  readonly ask: ConvertAsk
   readonly kitchen: Kitchen
   readonly own: readonly Ingredient[]
 }
@@ -84,13 +91,10 @@ export const JOBS = {
     onProgress()
     return proposeSwaps(dish, ask, { library, kitchen })
   },
-  convert: async (
-    { dish, without, kitchen, own }: ConvertInput,
-    onProgress: () => void,
-  ): Promise<Converted> => {
+  convert: async ({ dish, ask, kitchen, own }: ConvertInput, onProgress: () => void): Promise<Converted> => {
     const library = await libraryOf(kitchen, own)
     onProgress()
-    return convert(dish, without, { library, kitchen })
+    return convert(dish, ask, { library, kitchen })
   },
 } as const
 

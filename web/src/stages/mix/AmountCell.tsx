@@ -52,7 +52,7 @@ export function AmountCell({ partId, line }: { partId: string; line: FormulaLine
       aria-invalid={isWrong}
       title={isWrong ? 'This does not read as an amount; the last one is kept' : undefined}
       placeholder="amount"
-      className="quiet-input w-full text-ink-2 placeholder:text-ink-2/70 focus:text-ink max-sm:col-start-2 max-sm:row-start-2"
+      className="quiet-input w-full text-ink-2 placeholder:text-ink-2 focus:text-ink max-sm:col-start-2 max-sm:row-start-2"
       value={draft ?? amountText(line)}
       onFocus={(event) => event.currentTarget.select()}
       onChange={(event) => type(event.target.value)}

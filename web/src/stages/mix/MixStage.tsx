@@ -47,7 +47,7 @@ export function MixStage() {
       <HeaderActions>
         <Button onClick={() => setScaling(true)}>Scale</Button>
         <Button aria-haspopup="dialog" onClick={() => setConverting(true)}>
-          Without …
+          Another way …
         </Button>
         <Button disabled={reading.distance === null} onClick={() => setParams({ part: part.id, do: 'tune' })}>
           Tune

@@ -322,6 +322,7 @@ describe('a trial that is kept', () => {
     dishId: dish.id,
     number: dish.trial.number,
     fromNumber: null,
+    why: [],
     state: 'made',
     date: '2026-06-14',
     aim: dish.aim,

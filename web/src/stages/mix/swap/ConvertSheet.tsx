@@ -1,21 +1,22 @@
 import { foodPhrase } from '@frijol/core/measure'
-import type { Converted } from '@frijol/core/swap'
+import type { Converted, Toward } from '@frijol/core/swap'
 import { useState } from 'react'
 import { isCooked, takeProposal, useConversion, useDish, useLibrary } from '../../../store'
 import { Button, Chip, Sheet, toast } from '../../../ui'
-import { KINDS, partsWords } from './words'
+import { conversionWords, partsWords, TOWARD_KINDS } from './words'
 import { KindChips } from './KindChips'
+import { ToggleChips } from './ToggleChips'
 
 export interface ConvertSheetProps {
   isOpen: boolean
   onClose: () => void
 }
 
-/** Convert: the whole dish without some kinds of food, every line that goes against it replaced; shown before it is taken. */
+/** Convert: the whole dish without some kinds of food, lower in sodium, cheaper, or of what the kitchen keeps; shown before it is taken. */
 export const ConvertSheet = ({ isOpen, onClose }: ConvertSheetProps) => (
   <Sheet
-    title="Make it without"
-    description="Every line that holds it gets what does its job best here. Nothing changes until you accept it."
+    title="Make it another way"
+    description="Every line that stands against it gets what does its job best here. Nothing changes until you accept it."
     isOpen={isOpen}
     onClose={onClose}
     width="wide"
@@ -27,11 +28,12 @@ export const ConvertSheet = ({ isOpen, onClose }: ConvertSheetProps) => (
 function Conversion({ onClose }: { onClose: () => void }) {
   const dish = useDish()
   const [without, setWithout] = useState<readonly string[]>([])
-  const { value, hasFailed } = useConversion(without.join(' '))
-  const kinds = KINDS.filter(([id]) => without.includes(id)).map(([, label]) => label)
+  const [toward, setToward] = useState<readonly Toward[]>([])
+  const { value, hasFailed } = useConversion(without, toward)
+  const asked = conversionWords(without, toward)
   const accept = async () => {
     if (value === null) return
-    const told = await takeProposal(dish, value.dish, `make it without ${kinds.join(', ')}`)
+    const told = await takeProposal(dish, value.dish, `make it ${asked}`)
     if (told === null) return
     toast(told)
     onClose()
@@ -39,10 +41,15 @@ function Conversion({ onClose }: { onClose: () => void }) {
   return (
     <div className="grid gap-3">
       <div className="flex flex-wrap gap-1.5" role="group" aria-label="Without">
+        <span className="w-16 self-center text-[13px] text-ink-2">without</span>
         <KindChips chosen={without} onChange={setWithout} />
       </div>
-      {without.length === 0 ? (
-        <p className="m-0 text-sm text-ink-2">Choose what it is to do without.</p>
+      <div className="flex flex-wrap gap-1.5" role="group" aria-label="And">
+        <span className="w-16 self-center text-[13px] text-ink-2">and</span>
+        <ToggleChips tone="mung" options={TOWARD_KINDS} chosen={toward} onChange={setToward} />
+      </div>
+      {without.length + toward.length === 0 ? (
+        <p className="m-0 text-sm text-ink-2">Choose what it is to do without, or which way it is to go.</p>
       ) : value === null ? (
         <p role={hasFailed ? 'alert' : 'status'} className="m-0 text-ink-2">
           {hasFailed
@@ -50,7 +57,7 @@ function Conversion({ onClose }: { onClose: () => void }) {
             : 'Looking for what stands in …'}
         </p>
       ) : (
-        <Changes converted={value} kinds={kinds} />
+        <Changes converted={value} asked={asked} />
       )}
       <div className="flex justify-end gap-2">
         <Button onClick={onClose}>Leave it as it is</Button>
@@ -66,19 +73,13 @@ function Conversion({ onClose }: { onClose: () => void }) {
   )
 }
 
-function Changes({
-  converted: { swaps, left, dish },
-  kinds,
-}: {
-  converted: Converted
-  kinds: readonly string[]
-}) {
+function Changes({ converted: { swaps, left, dish }, asked }: { converted: Converted; asked: string }) {
   const library = useLibrary()
   const last = swaps.at(-1)?.assessment
   if (swaps.length === 0 && left.length === 0)
     return (
       <p role="status" className="m-0 text-sm text-mung-deep">
-        It holds none of it as it is: {kinds.join(', ')}.
+        As it is, nothing needs to change to make it {asked}.
       </p>
     )
   return (

@@ -1,4 +1,4 @@
-import { ToggleChip } from '../../../ui'
+import { ToggleChips } from './ToggleChips'
 import { KINDS } from './words'
 
 export interface KindChipsProps {
@@ -9,13 +9,6 @@ export interface KindChipsProps {
 }
 
 /** Kinds of food to do without. */
-export const KindChips = ({ chosen, barred = [], onChange }: KindChipsProps) =>
-  KINDS.filter(([id]) => !barred.includes(id)).map(([id, label]) => (
-    <ToggleChip
-      key={id}
-      isOn={chosen.includes(id)}
-      onChange={() => onChange(chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id])}
-    >
-      {label}
-    </ToggleChip>
-  ))
+export const KindChips = ({ chosen, barred = [], onChange }: KindChipsProps) => (
+  <ToggleChips options={KINDS.filter(([id]) => !barred.includes(id))} chosen={chosen} onChange={onChange} />
+)

@@ -1,6 +1,7 @@
 import { foodPhrase } from '@frijol/core/measure'
+import type { Ingredient } from '@frijol/core/model'
 import { exclusionName } from '@frijol/core/rules'
-import type { SwapProposal } from '@frijol/core/swap'
+import { SWAP_MATCHES, type SwapMatch, type SwapProposal } from '@frijol/core/swap'
 import { useState } from 'react'
 import {
   isCooked,
@@ -12,9 +13,9 @@ import {
   useLibrary,
   useSwaps,
 } from '../../../store'
-import { Button, Chip, Sheet, Tag, TextInput, toast } from '../../../ui'
+import { Button, Chip, Choice, Sheet, Tag, TextInput, toast } from '../../../ui'
 import { askSwap, useSwapping } from './open'
-import { differenceWords, fitWord, partsWords } from './words'
+import { differenceWords, fitWord, MATCH_NAMES, partsWords } from './words'
 import { KindChips } from './KindChips'
 
 /** What can stand in for a line's food: in what amount, what else moves, what is done otherwise. */
@@ -50,7 +51,9 @@ function Candidates({ lineId, foodId, onClose }: CandidatesProps) {
   const dish = useDish()
   const library = useLibrary()
   const [without, setWithout] = useState<readonly string[]>([])
-  const { value: proposals, hasFailed } = useSwaps(lineId, foodId, without.join(' '))
+  const [match, setMatch] = useState<SwapMatch>('usual')
+  const { value: proposals, hasFailed } = useSwaps(lineId, foodId, without.join(' '), match)
+  const food = library.ingredients.get(foodId)
   const excluded = dish.aim.excluded
   const take = async (proposal: SwapProposal) => {
     const by = proposal.with.map(({ food }) => foodPhrase(food)).join(' and ')
@@ -74,6 +77,18 @@ function Candidates({ lineId, foodId, onClose }: CandidatesProps) {
           </Chip>
         ))}
       </div>
+      {food !== undefined && isSaltyLiquid(food) && (
+        <div className="flex items-center gap-1.5">
+          <span className="mb-2 text-[13px] text-ink-2">amounts</span>
+          <Choice
+            label="Amounts are matched"
+            value={match}
+            options={SWAP_MATCHES}
+            names={MATCH_NAMES}
+            onChange={setMatch}
+          />
+        </div>
+      )}
       {proposals === null ? (
         <p role={hasFailed ? 'alert' : 'status'} className="m-0 text-ink-2">
           {hasFailed
@@ -103,6 +118,10 @@ function Candidates({ lineId, foodId, onClose }: CandidatesProps) {
     </>
   )
 }
+
+/** Soy sauces, brines, pastes: what they are swapped for can be matched by salt, by savour or by the spoon. Practice. */
+const isSaltyLiquid = ({ per100g: { sodiumMg, waterG } }: Ingredient): boolean =>
+  (sodiumMg ?? 0) > 1000 && (waterG ?? 0) > 20
 
 /** What was turned down is always told, so that it is not tried again unawares. */
 const isTurnedDown = ({ reasons }: SwapProposal): boolean =>

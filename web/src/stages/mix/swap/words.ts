@@ -1,4 +1,5 @@
 import { ATTRIBUTES, attributeName, type AttributeId } from '@frijol/core/model'
+import type { SwapMatch, Toward } from '@frijol/core/swap'
 
 const FIGURES: Readonly<Record<string, readonly [label: string, unit: string, digits: number]>> = {
   energyKcal: ['energy', 'kcal', 0],
@@ -22,6 +23,28 @@ export const KINDS: readonly (readonly [id: string, label: string])[] = [
   ['added-oil', 'added oil'],
   ['nutritional-yeast', 'nutritional yeast'],
 ]
+
+/** Ways that a whole dish can go. */
+export const TOWARD_KINDS: readonly (readonly [id: Toward, label: string])[] = [
+  ['lower-sodium', 'lower in sodium'],
+  ['cheaper', 'cheaper'],
+  ['pantry', 'of what has a price or a pack in Pantry'],
+]
+
+/** "without gluten, soy, cheaper". */
+export function conversionWords(without: readonly string[], toward: readonly Toward[]): string {
+  const kinds = KINDS.filter(([id]) => without.includes(id)).map(([, label]) => label)
+  const ways = TOWARD_KINDS.filter(([id]) => toward.includes(id)).map(([, label]) => label)
+  return [...(kinds.length > 0 ? [`without ${kinds.join(', ')}`] : []), ...ways].join(', ')
+}
+
+/** What amounts can be matched by. */
+export const MATCH_NAMES: Readonly<Record<SwapMatch, string>> = {
+  usual: 'by its job',
+  sodium: 'as salty',
+  umami: 'as savoury',
+  volume: 'as many spoons',
+}
 
 const signed = (value: number, digits: number): string =>
   `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(digits)}`

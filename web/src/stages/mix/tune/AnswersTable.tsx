@@ -211,7 +211,7 @@ function LineCell({
   ...cell
 }: CellProps & { change: ChangedLine | undefined; isHeld: boolean; name: string }) {
   if (isHeld) return <b>held</b>
-  if (change === undefined || !isChanged(change)) return <span className="text-ink-2/80">same</span>
+  if (change === undefined || !isChanged(change)) return <span className="text-ink-2">same</span>
   const spoon = spoonsOf(change.text)
   return (
     <Changed name={name} {...cell}>
@@ -279,7 +279,7 @@ function SettingRow({
             className={clsx('px-2 py-0.5 sm:px-3', at === chosen ? 'bg-aubergine-soft/60' : 'max-sm:hidden')}
           >
             {found === undefined ? (
-              <span className="text-ink-2/80">same</span>
+              <span className="text-ink-2">same</span>
             ) : (
               <Changed
                 name="this step"

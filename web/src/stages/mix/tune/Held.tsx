@@ -48,7 +48,11 @@ export function Held({ limits, unknown, part }: HeldProps) {
         </Chip>
       ))}
       <Chip>deciding windows kept</Chip>
-      <Chip>batch within 8 %</Chip>
+      <Chip>
+        {ask.focus === 'thickness' && ask.consistency !== null
+          ? 'batch may grow or shrink'
+          : 'batch within 8 %'}
+      </Chip>
       {held.map(({ id, food }) => (
         <Chip key={id}>{food} held</Chip>
       ))}

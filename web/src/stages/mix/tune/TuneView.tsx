@@ -19,6 +19,7 @@ import { Held } from './Held'
 import { HoldsBack } from './HoldsBack'
 import { MayChange } from './MayChange'
 import { Movement } from './Movement'
+import { paSText, Thickened, ThickTo } from './ThickTo'
 import { changeAsk, useAsk } from './useAsk'
 import { Waiting } from './Waiting'
 import { ANSWER_NAMES, changeCount, shownGrams } from './words'
@@ -60,7 +61,11 @@ export function TuneView({ part, reading, onClose }: TuneViewProps) {
     if (answer === null || taken === null) return
     const now =
       taken.assessment.parts.find(({ partId }) => partId === part.id)?.distance ?? answer.objective.after
-    const reason = `tune ${part.name.toLowerCase()} (${name}): distance ${answer.objective.before.toFixed(1)} to ${now.toFixed(1)}`
+    const moved =
+      answer.consistency === null
+        ? `distance ${answer.objective.before.toFixed(1)} to ${now.toFixed(1)}`
+        : `thickness ${paSText(answer.consistency.before)} to ${paSText(answer.consistency.after)}`
+    const reason = `tune ${part.name.toLowerCase()} (${name}): ${moved}`
     const told = await takeProposal(dish, taken.dish, reason)
     if (told === null) return
     toast(told)
@@ -94,6 +99,7 @@ export function TuneView({ part, reading, onClose }: TuneViewProps) {
             names={FOCUS_NAMES}
             onChange={(focus) => changeAsk(part.id, { focus })}
           />
+          {ask.focus === 'thickness' && <ThickTo partId={part.id} nowPaS={reading.viscosityPaS} />}
         </div>
         {answer === null ? (
           <Waiting tuning={tuning} partId={part.id} />
@@ -112,7 +118,10 @@ export function TuneView({ part, reading, onClose }: TuneViewProps) {
         {tuning.tuned !== null && <HoldsBack tuned={tuning.tuned} />}
       </Card>
       <div className="grid gap-3">
-        {answer !== null && taken !== null && (
+        {answer !== null && answer.consistency !== null && ask.consistency !== null && (
+          <Thickened reached={answer.consistency} wanted={ask.consistency} />
+        )}
+        {answer !== null && taken !== null && answer.consistency === null && (
           <Movement
             answer={answer}
             after={taken.assessment.parts.find(({ partId }) => partId === part.id) ?? null}
