@@ -39,6 +39,11 @@ const LEAST_SCORE = 0.5
 
 type Figure = 'sodiumMg' | 'cost'
 
+/** What seasons by its salt; a body food that was tinned in brine is rinsed, not swapped. Practice. */
+const SALTY_MG = 600
+const isSalty = ({ foodClass, per100g: { sodiumMg } }: Ingredient): boolean =>
+  foodClass === 'savoury' || (sodiumMg ?? 0) >= SALTY_MG
+
 /** Lines that bring most of a figure of a portion, the greatest first. */
 function bringers(
   dish: Dish,
@@ -59,7 +64,7 @@ function bringers(
       const massG = masses.get(id) ?? null
       if (food === undefined || massG === null) return []
       // Salt itself is weighed, not swapped: Tune takes it down.
-      if (figure === 'sodiumMg' && food.foodClass === 'salt') return []
+      if (figure === 'sodiumMg' && (food.foodClass === 'salt' || !isSalty(food))) return []
       return [
         { id, amount: massG * (figure === 'cost' ? priceOf(food.id) : (food.per100g.sodiumMg ?? 0) / 100) },
       ]

@@ -18,8 +18,8 @@ import type { Knob, Output, Problem } from './problemTypes'
 import { countedBy, mayChange } from './focus'
 import { settingKnobs } from './settings'
 
-/** A line comes to at least and at most so much of what it is; a food that makes up much of the mix stays its body. Practice. */
-const RANGE = { small: [0.15, 3], body: [0.5, 1.8] } as const
+/** A line comes to at least and at most so much of what it is; a food that makes up much of the mix stays its body, but where a sauce is thinned or thickened to what is stated. Practice. */
+const RANGE = { small: [0.15, 3], body: [0.5, 1.8], thinned: [0.3, 5] } as const
 /** From this share of the batch on a line is of its body. Practice. */
 const BODY_SHARE = 0.12
 /** A line of less than this share of the batch is moved in steps of that. */
@@ -29,7 +29,7 @@ const BATCH_SHARE = 0.08
 /** A food that comes in may be so much of the batch where the table states no dose. Practice. */
 const NEW_SHARE = 0.12
 /** A sauce that is thinned becomes more, by so much at most. Practice. */
-const THINNED_SHARE = 0.6
+const THINNED_SHARE = 1.5
 const DOSE_ABOVE_USUAL = 1.5
 const TEASPOONS_BELOW = 3
 /** More than four tablespoons are weighed. Practice. */
@@ -67,7 +67,8 @@ function lineKnobs(
     const newG = batchG * (usual === null ? NEW_SHARE : Math.min(0.4, (DOSE_ABOVE_USUAL * usual) / 100))
     const own = bounds.get(id)
     const isBody = massG > BODY_SHARE * batchG && entry.food.foodClass !== 'water'
-    const [least, most] = RANGE[isBody ? 'body' : 'small']
+    const isThinned = ask.focus === 'thickness' && ask.consistency !== null
+    const [least, most] = RANGE[isThinned ? 'thinned' : isBody ? 'body' : 'small']
     const mLPerG = isNew ? null : spoonedMl(line, massG, kitchen)
     const quarter = (VOLUME_UNITS.tsp?.mL[kitchen.region] ?? 5) / 4
     return [
