@@ -50,7 +50,9 @@ const allowed = {
     'rules',
     'assess',
   ],
+  chance: [],
   solver: [],
+  schedule: ['chance'],
   tune: [
     'model',
     'measure',
@@ -62,6 +64,7 @@ const allowed = {
     'rules',
     'assess',
     'solver',
+    'chance',
   ],
   swap: ['model', 'measure', 'composition', 'reading', 'program', 'process', 'texture', 'rules', 'assess'],
   interchange: ['model', 'measure', 'composition'],

@@ -1,7 +1,7 @@
 import type { SolveLinear } from '../solver'
 import { isMoved } from './apply'
 import type { Problem } from './problemTypes'
-import { randomFrom } from './random'
+import { randomFrom } from '../chance'
 import { inSteps } from './rounding'
 import {
   CLOSEST,
