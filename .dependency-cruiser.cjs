@@ -53,6 +53,7 @@ const allowed = {
   chance: [],
   solver: [],
   schedule: ['chance'],
+  day: ['model', 'program', 'assess', 'schedule'],
   tune: [
     'model',
     'measure',

@@ -86,8 +86,21 @@ export function contextFor(kitchen: Kitchen): ReadContext {
 }
 
 /** The dishes of the input. Throws InputFault with the reader's own message. */
-export function dishesFrom(options: Options, kitchen: Kitchen, streams: Streams): Dish[] {
-  const read = readRecipes(readInput(options.file, streams), contextFor(kitchen))
+export const dishesFrom = (options: Options, kitchen: Kitchen, streams: Streams): Dish[] =>
+  dishesOf(readInput(options.file, streams), options, kitchen)
+
+/** The dishes of a text: one recipe, several, a list of dish documents, or a backup. */
+export function dishesOf(
+  text: string,
+  options: Pick<Options, 'file'> & { readonly isBackupRead?: boolean },
+  kitchen: Kitchen,
+): Dish[] {
+  // Where whole days are planned, the dishes of a backup are meant.
+  const backup = options.isBackupRead === true && text.includes('"frijol/backup"') ? readBackup(text) : null
+  const read =
+    backup?.ok === true
+      ? { ok: true as const, value: backup.value.dishes }
+      : readRecipes(text, contextFor(kitchen))
   if (!read.ok) {
     const issue = read.issues[0]
     throw new InputFault(

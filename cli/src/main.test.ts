@@ -141,6 +141,55 @@ describe('frijol', () => {
     expect(await scale('--have', 'nonsense')).toMatchObject({ status: 2 })
   })
 
+  it('plan: a problem as its words say; one that cannot be planned names what collides', async () => {
+    const task = (id: string, more: object) => ({ id, durationMin: 8, uses: { cook: 1 }, after: [], ...more })
+    const resources = [{ id: 'cook', capacity: 1 }]
+    const fine = await frijol(
+      ['plan', '-'],
+      JSON.stringify({ resources, tasks: [task('chop', {}), task('fry', {})] }),
+    )
+    expect(JSON.parse(fine.stdout)).toMatchObject({
+      makespanMin: 16,
+      lowerBoundMin: 16,
+      optimal: true,
+      broken: [],
+    })
+    const soon = { after: [{ id: 'boil', maxLagMin: 5 }] }
+    const stuck = await frijol(
+      ['plan', '-'],
+      JSON.stringify({
+        resources,
+        tasks: [task('boil', { uses: {} }), task('sear', soon), task('fry', soon)],
+      }),
+    )
+    expect(stuck.status).toBe(2)
+    expect(JSON.parse(stuck.stderr)).toMatchObject({ collide: ['boil', 'sear', 'fry'] })
+    const wrong = await frijol(
+      ['plan', '-'],
+      JSON.stringify({ resources, tasks: [task('chop', { durationMin: 2.5 })] }),
+    )
+    expect(wrong.status).toBe(2)
+    expect(JSON.parse(wrong.stderr)).toMatchObject({ at: 'tasks.0.durationMin' })
+  })
+
+  it('plan: dishes on the clock, as a sheet, as a calendar; a backup is a day of its dishes', async () => {
+    const backup = new URL('../../demo/files/saltmarsh-row.backup.json', import.meta.url).pathname
+    const day = ['plan', backup, '--kitchen', backup, '--serve', '2026-06-18T13:00:00Z', '--night', '22-7']
+    const { stdout } = await frijol(day)
+    const planned = JSON.parse(stdout) as { serve: string; makespanMin: number; tasks: { endMin: number }[] }
+    expect(planned.serve).toBe('2026-06-18T13:00:00.000Z')
+    expect(Math.max(...planned.tasks.map(({ endMin }) => endMin))).toBe(planned.makespanMin)
+    expect((await frijol([...day, '--as', 'md'])).stdout).toContain('Plate Moussaka')
+    expect((await frijol([...day, '--as', 'ics'])).stdout).toContain('BEGIN:VALARM')
+    for (const bad of [
+      ['--as', 'pdf'],
+      ['--night', 'late'],
+      ['--start', '2026-06-18T09:00'],
+    ])
+      expect((await frijol([...day, ...bad])).status).toBe(2)
+    expect((await frijol(['plan', backup, '--serve', 'noon'])).status).toBe(2)
+  })
+
   it('tune: brings a sauce to a stated thickness', async () => {
     const sauce =
       '# Sauce\n\nServes 4\n\n- 500 g soy milk\n- 20 g wheat flour\n- 20 g olive oil\n- 3 g salt\n\n1. Simmer everything, stirring, for 8 minutes.\n'

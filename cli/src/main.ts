@@ -4,10 +4,11 @@ import { makeBackup, toCsv, toJsonLd, toMarkdown } from '@frijol/core/interchang
 import { findFood, indexFoods } from '@frijol/core/measure'
 import type { Assessment, Dish, Kitchen } from '@frijol/core/model'
 import { library } from '@frijol/library'
-import { contextFor, dishesFrom, kitchenFor, readInput, withAim, type Streams } from './input'
+import { contextFor, dishesFrom, dishesOf, kitchenFor, readInput, withAim, type Streams } from './input'
 import { linesEntry } from './lines'
 import { scaled } from './scale'
 import { InputFault, type Options, readOptions, USAGE } from './options'
+import { asPlanProblem, plannedDay, plannedProblem } from './plan'
 import { converted, swaps } from './swap'
 import { tuned } from './tune'
 
@@ -107,6 +108,13 @@ function run(options: Options, streams: Streams): unknown {
       return swaps(withAim(dish(), options), kitchen, options)
     case 'convert':
       return converted(withAim(dish(), options), kitchen, options)
+    case 'plan': {
+      const text = readInput(options.file, streams)
+      const problem = asPlanProblem(text)
+      return problem === null
+        ? plannedDay(dishesOf(text, { ...options, isBackupRead: true }, kitchen), kitchen, options)
+        : plannedProblem(problem, options)
+    }
     case 'export':
       return exported(withAim(dish(), options), kitchen, options.as)
     case 'library':

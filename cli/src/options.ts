@@ -44,10 +44,15 @@ export interface Options {
   /** Of `swap`: what amounts are matched by. */
   readonly match: string | null
   readonly line: number | null
+  /** Of `plan`: ISO times, how many cooks, hours of the night. */
+  readonly serve: string | null
+  readonly start: string | null
+  readonly cooks: number | null
+  readonly night: string | null
 }
 
 export const USAGE =
-  'frijol lines|read|assess|scale|tune|swap|convert|export|library [FILE|-] [--original ID] [--family ID] [--portions N] [--region us|metric|australian|imperial] [--kitchen FILE] [--as jsonld|md|csv|backup] [--food ID] [--mass G] [--have "food=200 g"] [--part NAME] [--hold FOOD] [--allow FOOD] [--limit "sodiumMg<=400"] [--amounts-only] [--focus all|seasoning|thickness] [--viscosity PAS --at C] [--seed N] [--line N] [--without gluten,soy] [--toward lower-sodium,cheaper,pantry] [--match sodium|umami|volume]'
+  'frijol lines|read|assess|scale|tune|swap|convert|plan|export|library [FILE|-] [--original ID] [--family ID] [--portions N] [--region us|metric|australian|imperial] [--kitchen FILE] [--as jsonld|md|csv|ics|backup] [--food ID] [--mass G] [--have "food=200 g"] [--part NAME] [--hold FOOD] [--allow FOOD] [--limit "sodiumMg<=400"] [--amounts-only] [--focus all|seasoning|thickness] [--viscosity PAS --at C] [--seed N] [--line N] [--without gluten,soy] [--toward lower-sodium,cheaper,pantry] [--match sodium|umami|volume] [--serve ISO] [--start ISO] [--cooks N] [--night 22-7]'
 
 function positive(text: string | undefined, name: string): number | null {
   if (text === undefined) return null
@@ -94,6 +99,10 @@ export function readOptions(argv: readonly string[]): Options {
         toward: many,
         match: text,
         line: text,
+        serve: text,
+        start: text,
+        cooks: text,
+        night: text,
       },
     })
   } catch (error) {
@@ -127,5 +136,9 @@ export function readOptions(argv: readonly string[]): Options {
     toward: listed(values.toward),
     match: values.match ?? null,
     line: positive(values.line, 'line'),
+    serve: values.serve ?? null,
+    start: values.start ?? null,
+    cooks: positive(values.cooks, 'cooks'),
+    night: values.night ?? null,
   }
 }

@@ -203,7 +203,9 @@ export function networkOf(problem: PlanProblem): Network {
     const users = tasks.flatMap(({ uses, durationMin }, index) =>
       (uses[id] ?? 0) > 0 && durationMin > 0 ? [index] : [],
     )
-    if (users.length === 0) return []
+    // What all of them together do not fill is no limit.
+    const wanted = users.reduce((sum, index) => sum + (tasks[index]?.uses[id] ?? 0), 0)
+    if (wanted <= capacity) return []
     return [
       {
         id,

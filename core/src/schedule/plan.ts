@@ -75,7 +75,7 @@ export function plan(
   if (tied !== null) throw tied
   const random = randomFrom(seed)
   let looked = 0
-  let isProven = false
+  const proof = { isThere: false }
   const first = firstPlan()
   if (first === null) throw explain(problem)
   let best = first
@@ -83,13 +83,13 @@ export function plan(
   let bound = lowerBound(search, earliest, end)
   const tell = (): void => onBetter(plannedOf(network, best, bound, looked, false))
   tell()
-  const isDone = (): boolean => end <= bound || isProven || looked >= effort || shouldStop()
+  const isDone = (): boolean => end <= bound || proof.isThere || looked >= effort || shouldStop()
   let ground = FIRST_LOOK / 8
   for (let start: Int32Array | null = best; !isDone(); start = anew()) {
     if (start !== null) climb(start)
     if (!isDone() && ground < PROOF_SHARE * looked) prove()
   }
-  if (isProven) bound = end
+  if (proof.isThere) bound = end
   return plannedOf(network, best, bound, looked, end > bound)
 
   /** Goes on from a plan to shorter ones around it, until nothing shorter is found for a while. */
@@ -134,7 +134,7 @@ export function plan(
     looked += result.looked
     ground *= 2
     if (result.best !== null) take(result.best)
-    if (result.isExhausted) isProven = true
+    if (result.isExhausted) proof.isThere = true
   }
 
   function take(starts: Int32Array): void {

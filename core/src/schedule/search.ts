@@ -1,3 +1,4 @@
+import { type Calendar, calendarOf } from './calendar'
 import type { Network, Shared } from './network'
 
 /** What a search may do, and what stops it. */
@@ -18,7 +19,6 @@ export interface SearchLimits {
 export interface SearchResult {
   /** Starts of the shortest plan found, null where none was. */
   readonly best: Int32Array | null
-  readonly makespan: number
   /** Everything was looked at: there is no plan (or none shorter than the best). */
   readonly isExhausted: boolean
   readonly looked: number
@@ -34,13 +34,14 @@ interface Way {
 /** Tasks that follow one another, kept in the order of their latest ends. */
 interface Single {
   readonly byEnd: Int32Array
-  readonly away: Shared['away']
+  readonly calendar: Calendar
   readonly longest: number
 }
 
 const FAR = 0x3fffffff
 /** How much chance has a say in which conflict is settled first, min. Practice. */
 const NOISE = 40
+const MOST_PUSHES = 1
 const STOP_EVERY = 256
 
 /** Longest ways between starts by the lags of a problem. */
@@ -112,7 +113,7 @@ export class PlanSearch {
     this.singles = [...network.resources.filter(({ capacity }) => capacity === 1), ...network.cliques].map(
       ({ tasks, away }) => ({
         byEnd: Int32Array.from(tasks),
-        away,
+        calendar: calendarOf(away),
         longest: Math.max(...tasks.map((task) => network.duration[task] ?? 0)),
       }),
     )
@@ -131,7 +132,6 @@ export class PlanSearch {
     if (this.narrow()) this.branch()
     return {
       best: this.best,
-      makespan: this.best === null ? FAR : this.endOf(this.best),
       isExhausted: !this.isCut,
       looked: this.looked,
     }
@@ -262,11 +262,14 @@ export class PlanSearch {
 
   private narrow(): boolean {
     for (let i = 0; i < this.n; i += 1) if ((this.est[i] ?? 0) > (this.lst[i] ?? 0)) return false
-    for (;;) {
+    for (let pushes = 0; ;) {
       if (!this.narrowByArcs()) return false
       const isSettled = this.narrowByPairs()
       if (isSettled === null) return false
       if (isSettled) continue
+      // Each push costs much and another brings little: what it would find is found further down.
+      if (pushes >= MOST_PUSHES) break
+      pushes += 1
       let isPushed = false
       for (const one of this.singles) {
         const pushed = this.push(one)
@@ -304,30 +307,6 @@ export class PlanSearch {
     return false
   }
 
-  /** Minutes between two times in which a resource is there. */
-  private open(away: Shared['away'], start: number, end: number): number {
-    let open = end - start
-    for (const [from, to] of away) open -= Math.max(0, Math.min(to, end) - Math.max(from, start))
-    return open
-  }
-
-  /** When so much work is done at the earliest, begun at a time. */
-  private endOfWork(start: number, work: number, away: Shared['away']): number {
-    let end = start + work
-    for (const [from, to] of away) if (to > start && from < end) end += to - Math.max(from, start)
-    return end
-  }
-
-  /** When so much work begins at the latest, to be done by a time. */
-  private beginOfWork(end: number, work: number, away: Shared['away']): number {
-    let start = end - work
-    for (let at = away.length - 1; at >= 0; at -= 1) {
-      const [from, to] = away[at] ?? [0, 0]
-      if (from < end && to > start) start -= Math.min(to, end) - from
-    }
-    return start
-  }
-
   /**
    * Of tasks that follow one another: those that cannot come before the end of a set of others start after all of it, or end
    * before all of it. @returns null where they do not fit, else whether any was pushed
@@ -336,7 +315,7 @@ export class PlanSearch {
   private push(single: Single): boolean | null {
     const { est, lst, inside } = this
     const { duration } = this.network
-    const { byEnd, away } = single
+    const { byEnd, calendar } = single
     let isPushed = false
     // Nearly in order from the last time: put right by insertion.
     for (let at = 1; at < byEnd.length; at += 1) {
@@ -361,7 +340,7 @@ export class PlanSearch {
         work += duration[last] ?? 0
         // Windows may have closed since they were put in order.
         end = Math.max(end, (lst[last] ?? 0) + (duration[last] ?? 0))
-        const open = this.open(away, start, end)
+        const open = calendar.open(start, end)
         if (work > open) return null
         if (work + single.longest <= open) continue
         for (const task of byEnd) {
@@ -371,8 +350,8 @@ export class PlanSearch {
           const early = est[task] ?? 0
           const late = lst[task] ?? 0
           // It cannot end by then, wherever it begins: it comes after all of them.
-          if (work + own > this.open(away, Math.min(start, early), end)) {
-            const after = this.openFrom(task, this.endOfWork(start, work, away))
+          if (work + own > calendar.open(Math.min(start, early), end)) {
+            const after = this.openFrom(task, calendar.end(start, work))
             if (after > late) return null
             if (after > early) {
               est[task] = after
@@ -380,8 +359,8 @@ export class PlanSearch {
             }
           }
           // It cannot begin then, whenever it ends: it comes before all of them.
-          if (work + own > this.open(away, start, Math.max(end, late + own))) {
-            const before = this.openUntil(task, this.beginOfWork(end, work, away) - own)
+          if (work + own > calendar.open(start, Math.max(end, late + own))) {
+            const before = this.openUntil(task, calendar.begin(end, work) - own)
             if (before < (est[task] ?? 0)) return null
             if (before < late) {
               lst[task] = before

@@ -1,0 +1,217 @@
+import { assess } from '../assess'
+import type { Dish, Kitchen, Library } from '../model'
+import { plan, PlanFault, type Planned, type PlanOptions, type PlanProblem } from '../schedule'
+import { COOK, type DayTask, NEAR, resourcesOf, tasksOf } from './tasks'
+
+export interface DayAsk {
+  readonly dishes: readonly Dish[]
+  /** When everything is to be served, or when the work begins; ISO 8601 with its offset. */
+  readonly anchor: { readonly kind: 'serve' | 'start'; readonly at: string }
+  readonly cooks: number
+  /** When nobody is there, ISO 8601: nights, errands. What goes by itself goes on. */
+  readonly away: readonly { readonly from: string; readonly to: string }[]
+}
+
+export interface TimedTask extends DayTask {
+  /** What the station is called in this kitchen. */
+  readonly stationLabel: string
+  /** Minutes since 1970 in UTC. */
+  readonly startMin: number
+  readonly endMin: number
+}
+
+/** Food that waits between two of its steps. */
+export interface Wait {
+  readonly label: string
+  readonly fromMin: number
+  readonly minutes: number
+  readonly mostMin: number | null
+}
+
+export interface DayPlan {
+  /** By start. */
+  readonly tasks: readonly TimedTask[]
+  readonly startMin: number
+  /** When the last dish is plated. */
+  readonly serveMin: number
+  readonly spanMin: number
+  readonly handsMin: number
+  /** Longest first. */
+  readonly waits: readonly Wait[]
+  /** What stands where, to be set out before: vessels and stations by name, with the dishes that need them. */
+  readonly stations: readonly { readonly id: string; readonly label: string; readonly tasks: number }[]
+  /** What makes it as long as it is: with more of that it would be so much shorter. */
+  readonly heldBy: readonly { readonly what: string; readonly shorterMin: number }[]
+  readonly lowerBoundMin: number
+  readonly isOptimal: boolean
+  readonly isCut: boolean
+}
+
+export interface DayBench {
+  readonly library: Library
+  readonly kitchen: Kitchen
+}
+
+const MINUTE_MS = 60_000
+/** Away windows further back than this from serving are of no use, min. */
+const FARTHEST = 5 * 1440
+/** Effort of the question what would make it shorter, for each resource. */
+const ASIDE = 250
+const LEAST_SHORTER = 3
+const LEAST_WAIT = 3
+
+export const minuteOf = (iso: string): number => {
+  const ms = Date.parse(iso)
+  if (Number.isNaN(ms)) throw new PlanFault(`“${iso}” is no time.`, 'Write it as 2026-06-18T13:00:00+03:00.')
+  return Math.round(ms / MINUTE_MS)
+}
+
+/** The same day run backwards: what is as early as can be there, is as late as can be here. */
+function mirrored(problem: PlanProblem): PlanProblem {
+  return {
+    ...problem,
+    tasks: problem.tasks.map((task) => ({
+      ...task,
+      after: problem.tasks.flatMap(({ id, after }) =>
+        after.flatMap((lag) => (lag.id === task.id ? [{ ...lag, id }] : [])),
+      ),
+    })),
+  }
+}
+
+/** Starts of the tasks, min from the anchor. */
+function timed(
+  problem: PlanProblem,
+  isServe: boolean,
+  options: PlanOptions,
+): { planned: Planned; starts: number[] } {
+  const planned = plan(isServe ? mirrored(problem) : problem, options)
+  const starts = planned.tasks.map(({ startMin, endMin }) => (isServe ? -endMin : startMin))
+  return { planned, starts }
+}
+
+/** What would make the day shorter, the most first. */
+function heldBy(
+  problem: PlanProblem,
+  isServe: boolean,
+  spanMin: number,
+  label: (id: string) => string,
+): DayPlan['heldBy'] {
+  // What all tasks together do not fill holds nothing up.
+  const used = problem.resources.filter(
+    ({ id, capacity, sharedTemperature }) =>
+      problem.tasks.reduce((sum, { uses }) => sum + (uses[id] ?? 0), 0) > (sharedTemperature ? 1 : capacity),
+  )
+  const attempts = used.flatMap((resource) => {
+    const others = (change: Partial<typeof resource>) =>
+      problem.resources.map((one) => (one.id === resource.id ? { ...one, ...change } : one))
+    return [
+      {
+        what: resource.id === COOK ? 'another pair of hands' : `one more: ${label(resource.id)}`,
+        resources: others({ capacity: resource.capacity + 1 }),
+      },
+      ...(resource.sharedTemperature
+        ? [
+            {
+              what: `one temperature for all in the ${label(resource.id)}`,
+              resources: others({ sharedTemperature: false }),
+            },
+          ]
+        : []),
+    ]
+  })
+  return attempts
+    .flatMap(({ what, resources }) => {
+      const { planned } = timed({ ...problem, resources }, isServe, { effort: ASIDE })
+      const shorterMin = spanMin - planned.makespanMin
+      return shorterMin >= LEAST_SHORTER ? [{ what, shorterMin }] : []
+    })
+    .sort((a, b) => b.shorterMin - a.shorterMin)
+}
+
+/** A fault in the words of the day: labels in the place of ids. */
+function inWords(fault: PlanFault, tasks: readonly DayTask[]): PlanFault {
+  const named = (text: string): string =>
+    [...tasks]
+      .sort((a, b) => b.id.length - a.id.length)
+      .reduce((now, { id, label, dish }) => now.replaceAll(`“${id}”`, `“${label}” (${dish})`), text)
+  return new PlanFault(named(fault.message), fault.hint, fault.collide)
+}
+
+/**
+ * Plans the day of one dish or of several: served together at a time, or begun at a time, as short as it can be.
+ *
+ * Served at a time, everything is as late as it can be, so that food waits little and the work begins late; long soaks and
+ * rests fall into the night where their longest waits allow.
+ *
+ * @throws PlanFault where no plan exists, with what collides in words
+ */
+export function planDay(ask: DayAsk, { library, kitchen }: DayBench, options: PlanOptions = {}): DayPlan {
+  const anchorMin = minuteOf(ask.anchor.at)
+  const isServe = ask.anchor.kind === 'serve'
+  const resources = resourcesOf(kitchen, ask.cooks)
+  // The same dish twice is two pots.
+  const twice = new Map<string, number>()
+  const tasks = ask.dishes.flatMap((dish) => {
+    const before = twice.get(dish.id) ?? 0
+    twice.set(dish.id, before + 1)
+    const own = before === 0 ? dish : { ...dish, id: `${dish.id}-${before + 1}` }
+    return tasksOf(own, assess(dish, library, kitchen).parts, resources)
+  })
+  const away = ask.away.flatMap(({ from, to }) => {
+    const [fromMin, toMin] = [minuteOf(from) - anchorMin, minuteOf(to) - anchorMin]
+    // Away in the mirror: minutes before serving.
+    const [first, last] = isServe ? [-toMin, -fromMin] : [fromMin, toMin]
+    if (last <= 0 || first > FARTHEST) return []
+    return [COOK, NEAR].map((resource) => ({ resource, fromMin: Math.max(0, first), toMin: last }))
+  })
+  const problem: PlanProblem = { resources, tasks: tasks.map(({ task }) => task), away }
+  const { planned, starts } = (() => {
+    try {
+      return timed(problem, isServe, options)
+    } catch (error) {
+      throw error instanceof PlanFault ? inWords(error, tasks) : error
+    }
+  })()
+  const labels = new Map(kitchen.equipment.map(({ id, label }) => [id, label]))
+  const label = (id: string): string => labels.get(id) ?? id
+  const placed = tasks.map((task, at): TimedTask => {
+    const startMin = anchorMin + (starts[at] ?? 0)
+    return { ...task, stationLabel: label(task.station), startMin, endMin: startMin + task.task.durationMin }
+  })
+  const byId = new Map(placed.map((task) => [task.id, task]))
+  const waits = placed.flatMap((task) =>
+    task.kind === 'check'
+      ? []
+      : task.task.after.flatMap(({ id, maxLagMin }): Wait[] => {
+          const before = byId.get(id)
+          if (before === undefined || before.kind === 'check') return []
+          const minutes = task.startMin - before.endMin
+          return minutes >= LEAST_WAIT
+            ? [{ label: before.label, fromMin: before.endMin, minutes, mostMin: maxLagMin }]
+            : []
+        }),
+  )
+  const sorted = [...placed].sort((a, b) => a.startMin - b.startMin || a.endMin - b.endMin)
+  const startMin = sorted[0]?.startMin ?? anchorMin
+  const serveMin = Math.max(...placed.map(({ endMin }) => endMin))
+  return {
+    tasks: sorted,
+    startMin,
+    serveMin,
+    spanMin: serveMin - startMin,
+    handsMin: placed.reduce((sum, { task }) => sum + ((task.uses[COOK] ?? 0) > 0 ? task.durationMin : 0), 0),
+    waits: waits.sort((a, b) => b.minutes - a.minutes),
+    stations: [...new Set(placed.flatMap(({ task }) => Object.keys(task.uses)))]
+      .filter((id) => id !== COOK && id !== NEAR)
+      .map((id) => ({
+        id,
+        label: label(id),
+        tasks: placed.filter(({ task }) => (task.uses[id] ?? 0) > 0).length,
+      })),
+    heldBy: heldBy(problem, isServe, planned.makespanMin, label),
+    lowerBoundMin: planned.lowerBoundMin,
+    isOptimal: planned.isOptimal,
+    isCut: planned.isCut,
+  }
+}

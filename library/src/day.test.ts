@@ -1,0 +1,168 @@
+import { type DayAsk, type DayPlan, daySheet, dayToIcal, NEAR, planDay, resourcesOf } from '@frijol/core/day'
+import { readRecipes } from '@frijol/core/interchange'
+import { defaultKitchen, type Dish } from '@frijol/core/model'
+import { PlanFault } from '@frijol/core/schedule'
+import ical from 'node-ical'
+import { describe, expect, it } from 'vitest'
+import { faultsOf } from '../../core/test/checkPlan'
+import { mixContext } from '../test/mixContext'
+import recipes from '../test/recipes/public.json'
+import { library } from '.'
+
+const bench = { library, kitchen: defaultKitchen }
+const SERVE = '2026-06-18T13:00:00Z'
+const at = (day: string, hour: number): string => `2026-06-${day}T${String(hour).padStart(2, '0')}:00:00Z`
+const NIGHTS = ['15', '16', '17'].map((day) => ({ from: at(day, 22), to: at(String(Number(day) + 1), 7) }))
+
+function dishFrom(text: string): Dish {
+  const read = readRecipes(text, mixContext())
+  const dish = read.ok ? read.value[0] : undefined
+  if (dish === undefined) throw new Error(`not read: ${text}`)
+  return dish
+}
+const recipe = (name: string, lines: readonly string[], steps: readonly string[]): Dish =>
+  dishFrom(
+    `# ${name}\n\nServes 4\n\n## Ingredients\n\n- ${lines.join('\n- ')}\n\n## Method\n\n${steps.map((step, index) => `${index + 1}. ${step}`).join('\n')}\n`,
+  )
+const STEW = recipe(
+  'Chickpea stew',
+  ['300 g dried chickpeas', '1 onion, chopped', '20 g olive oil', '6 g salt'],
+  [
+    'Soak the chickpeas in cold water for 10 hours, then drain.',
+    'Boil the chickpeas for 60 minutes.',
+    'Sweat the onion in the oil for 8 minutes.',
+    'Stir the onion and salt into the chickpeas.',
+  ],
+)
+const roast = (name: string, tempC: number) =>
+  recipe(
+    name,
+    ['600 g cauliflower', '20 g olive oil'],
+    [`Toss the cauliflower with the oil.`, `Roast at ${tempC} °C for 30 minutes.`],
+  )
+
+const day = (dishes: readonly Dish[], more: Partial<DayAsk> = {}): DayPlan =>
+  planDay({ dishes, anchor: { kind: 'serve', at: SERVE }, cooks: 1, away: NIGHTS, ...more }, bench, {
+    effort: 1500,
+  })
+
+/** The plan against its own tasks, by the checker that knows nothing of the planner. */
+function expectSound(planned: DayPlan, cooks = 1): void {
+  const minute = (time: string): number => Math.max(0, Date.parse(time) / 60_000 - planned.startMin)
+  expect(
+    faultsOf(
+      {
+        resources: resourcesOf(defaultKitchen, cooks),
+        tasks: planned.tasks.map(({ task }) => task),
+        away: NIGHTS.flatMap(({ from, to }) =>
+          ['cook', NEAR].map((resource) => ({ resource, fromMin: minute(from), toMin: minute(to) })),
+        ),
+      },
+      planned.tasks.map(({ id, startMin, endMin }) => ({
+        id,
+        startMin: startMin - planned.startMin,
+        endMin: endMin - planned.startMin,
+      })),
+    ),
+  ).toEqual([])
+}
+const of = (planned: DayPlan, words: RegExp) => planned.tasks.filter(({ label }) => words.test(label))
+
+describe('a day that is served at a time', () => {
+  it('soaks overnight, while nobody is there, and cooks in the morning', () => {
+    const planned = day([STEW])
+    expectSound(planned)
+    expect(planned.serveMin).toBe(Date.parse(SERVE) / 60_000)
+    const [soak] = of(planned, /^Soak/)
+    expect(soak?.kind).toBe('by-itself')
+    expect(soak?.startMin).toBeLessThanOrEqual(Date.parse(at('17', 22)) / 60_000)
+    const [boil] = of(planned, /^Boil/)
+    expect(boil?.startMin).toBeGreaterThanOrEqual(Date.parse(at('18', 7)) / 60_000)
+    // Checks lie inside what they look after.
+    for (const check of planned.tasks.filter(({ kind }) => kind === 'check')) {
+      const main = planned.tasks.find(({ kind, stepId }) => kind === 'by-itself' && stepId === check.stepId)
+      expect(check.startMin).toBeGreaterThanOrEqual(main?.startMin ?? Number.NaN)
+      expect(check.endMin).toBeLessThanOrEqual(main?.endMin ?? Number.NaN)
+    }
+  })
+
+  it('shares an oven by its temperature: near ones go together, others one after the other', () => {
+    const overlap = (a: number, b: number): boolean => {
+      const [first, second] = of(day([roast('One', a), roast('Two', b)]), /^Roast/)
+      if (first === undefined || second === undefined) throw new Error('no roasts')
+      return first.startMin < second.endMin && second.startMin < first.endMin
+    }
+    expect(overlap(190, 200)).toBe(true)
+    expect(overlap(160, 220)).toBe(false)
+  })
+
+  it('says what would make it shorter', () => {
+    const planned = day([roast('One', 160), roast('Two', 220)])
+    expect(planned.heldBy.map(({ what }) => what).join()).toContain('one temperature for all')
+  })
+
+  it('is never longer with a second cook, and the same dish twice is two pots', () => {
+    const one = day([STEW, STEW])
+    const two = day([STEW, STEW], { cooks: 2 })
+    expectSound(two, 2)
+    expect(two.spanMin).toBeLessThanOrEqual(one.spanMin)
+    expect(of(one, /^Boil/)).toHaveLength(2)
+  })
+
+  it('names what collides where nothing can be planned', () => {
+    const without = {
+      ...defaultKitchen,
+      equipment: defaultKitchen.equipment.map((one) => (one.kind === 'hob' ? { ...one, count: 1 } : one)),
+    }
+    expect(() =>
+      planDay(
+        { dishes: [STEW], anchor: { kind: 'serve', at: SERVE }, cooks: 0, away: [] },
+        { library, kitchen: without },
+      ),
+    ).toThrow(PlanFault)
+    expect(() => day([STEW], { anchor: { kind: 'serve', at: 'tomorrow' } })).toThrow(/no time/)
+  })
+})
+
+describe('the recipes of the reading corpus', () => {
+  const dishes = recipes.flatMap(({ text }) => {
+    const read = readRecipes(text, mixContext())
+    return read.ok ? read.value : []
+  })
+  it.each(dishes.filter((_, index) => index % 4 === 0).map((dish) => [dish.name, dish] as const))(
+    '%s: every doing is planned, and everything is kept',
+    (_, dish) => {
+      const planned = day([dish], { away: [] })
+      const done = new Set(planned.tasks.map(({ stepId }) => stepId))
+      for (const { steps } of dish.parts) for (const { id } of steps) expect(done).toContain(id)
+      expect(planned.tasks.at(-1)?.endMin).toBe(planned.serveMin)
+    },
+  )
+})
+
+describe('what a day is handed on as', () => {
+  const planned = day([STEW])
+  it('is a calendar that another program reads: every task, at its time, with alarms for hands', () => {
+    const read = ical.sync.parseICS(dayToIcal(planned, '2026-06-10T09:00:00Z'))
+    const events = Object.values(read).filter((one) => one?.type === 'VEVENT')
+    expect(events).toHaveLength(planned.tasks.length)
+    for (const event of events) {
+      const task = planned.tasks.find(({ id }) => event.uid === `${id}@frijol`)
+      expect(event.start.getTime()).toBe((task?.startMin ?? 0) * 60_000)
+      expect(event.end?.getTime()).toBe((task?.endMin ?? 0) * 60_000)
+      expect(event.summary).toBe(`${task?.label ?? ''} (${task?.dish ?? ''})`)
+    }
+    const alarms = dayToIcal(planned, '2026-06-10T09:00:00Z').split('BEGIN:VALARM').length - 1
+    expect(alarms).toBe(planned.tasks.filter(({ kind }) => kind !== 'by-itself').length)
+  })
+
+  it('is a sheet by the clock, with the caution on warm food', () => {
+    const sheet = daySheet(planned, {
+      clock: (minute) => new Date(minute * 60_000).toISOString().slice(11, 16),
+      day: (minute) => new Date(minute * 60_000).toISOString().slice(0, 10),
+    })
+    expect(sheet).toContain('## 2026-06-17')
+    expect(sheet).toMatch(/\*\*12:56\*\* Plate Chickpea stew/)
+    expect(sheet).toContain('your local food code')
+  })
+})
