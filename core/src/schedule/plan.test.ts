@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { faultsOf } from '../../test/checkPlan'
 import cases from '../../test/plan-cases.json'
+import proven from '../../test/plan-optima.json'
 import { planInstance } from '../../test/planInstances'
 import { plan, PlanFault, type Planned, PlanProblem } from '.'
 
@@ -51,6 +52,26 @@ describe('known cases', () => {
     (_, { problem }, collides) => {
       expect([...faultFor(problem).collide].sort()).toEqual([...collides].sort())
     },
+  )
+})
+
+describe('days of 10 to 60 tasks whose shortest plan is proven', () => {
+  // A quarter of them, and not the longest: the bench has them all.
+  it.each(proven.filter(({ size }, at) => at % 2 === 0 && size <= 50).map((one) => [one.size, one] as const))(
+    '%i tasks: as short as that',
+    (_, { seed, size, machines, makespan }) => {
+      const problem = planInstance(seed, size, machines)
+      let isThere = false
+      const planned = plan(problem, {
+        shouldStop: () => isThere,
+        onBetter: ({ makespanMin }) => {
+          isThere = makespanMin <= makespan
+        },
+      })
+      expect(faultsOf(problem, planned.tasks)).toEqual([])
+      expect(planned.makespanMin).toBe(makespan)
+    },
+    60_000,
   )
 })
 
