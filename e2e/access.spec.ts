@@ -12,6 +12,7 @@ const VIEWS = [
   ['aim', '/dish/moussaka/aim', 'Minced lamb, cooked'],
   ['mix', '/dish/moussaka/mix', 'Vital wheat gluten'],
   ['method', '/dish/moussaka/method', 'Yield'],
+  ['cook', '/dish/moussaka/cook', 'By the clock'],
   ['share', '/dish/moussaka/share', 'As a file'],
   ['pantry', '/pantry?food=walnuts', 'In 100 g'],
   ['kitchen', '/kitchen', 'Measuring'],

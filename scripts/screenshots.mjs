@@ -30,6 +30,12 @@ try {
     await page.waitForTimeout(400)
     await page.screenshot({ path: `${folder}/${name}.png` })
   }
+  // The day, served at a time that does not change.
+  await page.goto(`${address}/dish/moussaka/cook`)
+  await page.getByLabel('Served at').fill('2026-06-18T13:00')
+  await page.getByText('By the clock').first().waitFor()
+  await page.waitForTimeout(400)
+  await page.screenshot({ path: `${folder}/cook.png` })
   // Ways to get closer, and what can stand in for a line.
   await page.goto(`${address}/dish/moussaka/mix`)
   await page.getByRole('button', { name: 'Tune', exact: true }).click()

@@ -45,7 +45,13 @@ export const STAGES: readonly StageEntry[] = [
     hasCounter: true,
     isReady: ({ parts }) => parts.length > 0 && parts.every(({ steps }) => steps.length > 0),
   },
-  { ...later, id: 'cook', label: 'Cook' },
+  {
+    ...plain,
+    id: 'cook',
+    label: 'Cook',
+    load: async () => (await import('../stages/cook')).CookStage,
+    isReady: ({ parts }) => parts.length > 0 && parts.every(({ steps }) => steps.length > 0),
+  },
   { ...later, id: 'taste', label: 'Taste' },
   { ...later, id: 'learn', label: 'Learn' },
   {

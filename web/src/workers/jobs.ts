@@ -1,7 +1,9 @@
+import { type DayAsk, type DayPlan, planDay } from '@frijol/core/day'
 import { indexFoods } from '@frijol/core/measure'
 import type { Dish, Kitchen } from '@frijol/core/model'
 import { ownWordsOf, readRecipeMethod, stepFrom } from '@frijol/core/reading'
 import type { Ingredient } from '@frijol/core/model'
+import { PlanFault } from '@frijol/core/schedule'
 import { createSolver } from '@frijol/core/solver'
 import {
   convert,
@@ -45,6 +47,12 @@ export interface ConvertInput {
   readonly own: readonly Ingredient[]
 }
 
+export interface PlanInput {
+  readonly ask: DayAsk
+  readonly kitchen: Kitchen
+  readonly own: readonly Ingredient[]
+}
+
 /** The library as the person has it, in the worker. */
 async function libraryOf(kitchen: Kitchen, own: readonly Ingredient[]) {
   return withOriginals(withOwn(libraryFrom(await fetchLibrary()), own), kitchen.originals)
@@ -53,6 +61,14 @@ async function libraryOf(kitchen: Kitchen, own: readonly Ingredient[]) {
 /** What a search brings: answers, or why there is nothing to look for. */
 export type TuneResult =
   | { readonly ok: true; readonly tuned: Tuned }
+  | { readonly ok: false; readonly message: string; readonly hint: string }
+
+/** Partial plans that a day on the screen is worth: a few seconds at most. */
+const PLAN_EFFORT = 8000
+
+/** A day on the clock, or what stands in its way. */
+export type PlanResult =
+  | { readonly ok: true; readonly plan: DayPlan }
   | { readonly ok: false; readonly message: string; readonly hint: string }
 
 /** Everything that is worked out beside the screen: plain data in, plain data out, told how far it is. */
@@ -83,6 +99,16 @@ export const JOBS = {
     } catch (error) {
       // What the person asked for cannot be looked for: that is an answer, not a defect.
       if (error instanceof TuneFault) return { ok: false, message: error.message, hint: error.hint }
+      throw error
+    }
+  },
+  plan: async ({ ask, kitchen, own }: PlanInput, onProgress: () => void): Promise<PlanResult> => {
+    const library = await libraryOf(kitchen, own)
+    onProgress()
+    try {
+      return { ok: true, plan: planDay(ask, { library, kitchen }, { effort: PLAN_EFFORT }) }
+    } catch (error) {
+      if (error instanceof PlanFault) return { ok: false, message: error.message, hint: error.hint }
       throw error
     }
   },

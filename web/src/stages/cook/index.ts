@@ -1,0 +1,1 @@
+export { CookStage } from './CookStage'
