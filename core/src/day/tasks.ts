@@ -30,6 +30,7 @@ const COUNTER = 'counter'
 const FRIDGE = 'fridge'
 const FRIDGE_SPACE = 12
 const MOST_NAMES = 2
+const MOST_CHECKS = 12
 
 /** What the kitchen has, as resources of a plan. Vessels stand for their kind: two pans of one size are two. */
 export function resourcesOf({ equipment }: Kitchen, cooks: number): PlanResource[] {
@@ -108,142 +109,133 @@ function placing(
 
 const wholeMin = (minutes: number): number => Math.max(LEAST_MIN, Math.round(minutes))
 
-/**
- * The tasks of one dish: each doing as work of the hands, or as what goes by itself after it is set up, looked after from
- * time to time; at the end the dish is plated.
- */
-export function tasksOf(
-  dish: Dish,
-  parts: readonly PartAssessment[],
-  resources: readonly PlanResource[],
-): DayTask[] {
-  const found: DayTask[] = []
-  const endOfStep = new Map<string, { id: string; operation: OperationId | null }>()
-  const lastOfPart = new Map<string, { id: string; operation: OperationId | null }[]>()
-  const waits: (() => void)[] = []
-  const afterOf = new Map<string, PlanLag[]>()
-  const wait = (id: string, other: string, minLagMin: number, maxLagMin: number | null): void => {
-    const lags = afterOf.get(id) ?? []
+/** The last task of a step, with what it was: what it made may wait so long. */
+interface StepEnd {
+  readonly id: string
+  readonly operation: OperationId | null
+}
+
+/** Waits between tasks, by the one that waits. */
+class Waits {
+  private readonly byTask = new Map<string, PlanLag[]>()
+
+  add(id: string, other: string, minLagMin: number, maxLagMin: number | null): void {
+    const lags = this.of(id)
     if (other !== id && lags.every((lag) => lag.id !== other)) lags.push({ id: other, minLagMin, maxLagMin })
-    afterOf.set(id, lags)
+    this.byTask.set(id, lags)
   }
-  for (const reading of parts) {
-    const part = dish.parts.find(({ id }) => id === reading.partId)
-    if (part === undefined) continue
-    const taken = new Set(
-      parts.flatMap(({ steps }) =>
-        steps.flatMap(({ takes }) => takes.flatMap(({ kind, id }) => (kind === 'step' ? [id] : []))),
-      ),
+
+  /** It may wait as long as what was made keeps. */
+  addEnd(id: string, { id: other, operation }: StepEnd): void {
+    this.add(id, other, 0, mostWaitMin(operation))
+  }
+
+  of(id: string): PlanLag[] {
+    return this.byTask.get(id) ?? []
+  }
+}
+
+/** The tasks of one step, in order: what begins it is the first, what ends it the last of those that are no checks. */
+interface StepTasks {
+  readonly tasks: readonly DayTask[]
+  readonly first: string
+  readonly end: StepEnd
+}
+
+/** What a step that goes by itself is looked after by. Times are from its beginning. */
+function checksOf(
+  { id, label, task: { durationMin } }: DayTask,
+  operation: OperationId | null,
+  of: string,
+): {
+  readonly id: string
+  readonly atMin: number
+  readonly slackMin: number
+  readonly handsMin: number
+  readonly label: string
+  readonly act: string
+}[] {
+  const check = checkFor(operation)
+  if (check === null) return []
+  const { everyMin, handsMin, act } = check
+  const count = Math.min(MOST_CHECKS, Math.floor((durationMin - handsMin) / everyMin))
+  return Array.from({ length: Math.max(0, count) }, (_, index) => ({
+    id: `${id}:check-${index + 1}`,
+    atMin: (index + 1) * everyMin,
+    // A little early or late does no harm.
+    slackMin: Math.max(1, Math.round(everyMin / 4)),
+    handsMin,
+    label: `${of === '' ? label : of}: ${act}`,
+    act,
+  }))
+}
+
+function stepTasks(
+  dish: Dish,
+  part: Dish['parts'][number],
+  step: Step,
+  reading: StepReading,
+  resources: readonly PlanResource[],
+  waits: Waits,
+): StepTasks {
+  const operation = reading.operation as OperationId | null
+  const attendance = attendanceOf(reading)
+  const { station, uses, tempC } = placing(reading, step, resources)
+  const minutes = wholeMin(reading.minutes)
+  const verb = operation === null ? 'Do' : specOf(operation).name
+  // A dish of one part is told by its own name.
+  const of = names(reading, dish.parts.length === 1 ? dish.name : part.name)
+  const label = of === '' ? verb : `${verb}: ${of}`
+  const key = `${dish.id}:${reading.stepId}`
+  const made = (
+    id: string,
+    kind: DayTask['kind'],
+    durationMin: number,
+    held: Record<string, number>,
+    words: Pick<DayTask, 'label' | 'text'>,
+  ): DayTask => ({
+    ...words,
+    id,
+    kind,
+    dishId: dish.id,
+    dish: dish.name,
+    part: part.name,
+    stepId: reading.stepId,
+    station,
+    attendance: kind === 'by-itself' ? attendance : 'hands',
+    tempC,
+    task: {
+      id,
+      durationMin,
+      uses: held,
+      tempC: tempC === null ? null : { low: tempC - OVEN_BAND_C, high: tempC + OVEN_BAND_C },
+      after: [],
+    },
+  })
+  const words = { label, text: step.text }
+  const end = { id: key, operation }
+  if (attendance === 'hands' || minutes <= SET_UP_MIN)
+    return { tasks: [made(key, 'work', minutes, { ...uses, [COOK]: 1 }, words)], first: key, end }
+  const first = `${key}:set-up`
+  const begin = { label: `Begin to ${label.charAt(0).toLowerCase()}${label.slice(1)}`, text: step.text }
+  const main = made(key, 'by-itself', minutes, attendance === 'near' ? { ...uses, [NEAR]: 1 } : uses, words)
+  waits.add(key, first, 0, 0)
+  const checks = checksOf(main, operation, of).map((check) => {
+    waits.add(
+      check.id,
+      first,
+      check.atMin - check.slackMin,
+      Math.min(check.atMin + check.slackMin, minutes - check.handsMin),
     )
-    for (const one of reading.steps) {
-      const step = part.steps.find(({ id }) => id === one.stepId)
-      if (step === undefined) continue
-      const operation = one.operation as OperationId | null
-      const attendance = attendanceOf(one)
-      const { station, uses, tempC } = placing(one, step, resources)
-      const minutes = wholeMin(one.minutes)
-      const verb = operation === null ? 'Do' : specOf(operation).name
-      // A dish of one part is told by its own name.
-      const of = names(one, dish.parts.length === 1 ? dish.name : part.name)
-      const key = `${dish.id}:${one.stepId}`
-      const add = (
-        id: string,
-        kind: DayTask['kind'],
-        durationMin: number,
-        held: Record<string, number>,
-        label: string,
-        text: string,
-      ): void => {
-        found.push({
-          id,
-          kind,
-          dishId: dish.id,
-          dish: dish.name,
-          part: part.name,
-          stepId: one.stepId,
-          label,
-          text,
-          station,
-          attendance: kind === 'by-itself' ? attendance : 'hands',
-          tempC,
-          task: {
-            id,
-            durationMin,
-            uses: held,
-            tempC: tempC === null ? null : { low: tempC - OVEN_BAND_C, high: tempC + OVEN_BAND_C },
-            after: [],
-          },
-        })
-      }
-      const label = of === '' ? verb : `${verb}: ${of}`
-      let first = key
-      let last = key
-      if (attendance === 'hands' || minutes <= SET_UP_MIN)
-        add(key, 'work', minutes, { ...uses, [COOK]: 1 }, label, step.text)
-      else {
-        first = `${key}:set-up`
-        add(
-          first,
-          'work',
-          SET_UP_MIN,
-          { [COOK]: 1 },
-          `Begin to ${label.charAt(0).toLowerCase()}${label.slice(1)}`,
-          step.text,
-        )
-        add(
-          key,
-          'by-itself',
-          minutes,
-          attendance === 'near' ? { ...uses, [NEAR]: 1 } : uses,
-          label,
-          step.text,
-        )
-        wait(key, first, 0, 0)
-        const check = checkFor(operation)
-        if (check !== null)
-          for (
-            let at = check.everyMin, count = 1;
-            at <= minutes - check.handsMin && count <= 12;
-            at += check.everyMin, count += 1
-          ) {
-            const id = `${key}:check-${count}`
-            add(
-              id,
-              'check',
-              check.handsMin,
-              { [COOK]: 1 },
-              `${of === '' ? verb : of}: ${check.act}`,
-              check.act,
-            )
-            // A little early or late does no harm.
-            const slack = Math.max(1, Math.round(check.everyMin / 4))
-            wait(id, first, at - slack, Math.min(at + slack, minutes - check.handsMin))
-          }
-        last = key
-      }
-      endOfStep.set(one.stepId, { id: last, operation })
-      if (!taken.has(one.stepId))
-        lastOfPart.set(part.id, [...(lastOfPart.get(part.id) ?? []), { id: last, operation }])
-      const entry = first
-      waits.push(() => {
-        for (const { kind, id } of one.takes) {
-          const before =
-            kind === 'step' ? [endOfStep.get(id)] : kind === 'part' ? (lastOfPart.get(id) ?? []) : []
-          for (const other of before)
-            if (other !== undefined) wait(entry, other.id, 0, mostWaitMin(other.operation))
-        }
-      })
-    }
-  }
-  for (const run of waits) run()
-  const takenParts = new Set(
-    parts.flatMap(({ steps }) =>
-      steps.flatMap(({ takes }) => takes.flatMap(({ kind, id }) => (kind === 'part' ? [id] : []))),
-    ),
-  )
-  const plate = `${dish.id}:plate`
-  found.push({
-    id: plate,
+    return made(check.id, 'check', check.handsMin, { [COOK]: 1 }, { label: check.label, text: check.act })
+  })
+  return { tasks: [made(first, 'work', SET_UP_MIN, { [COOK]: 1 }, begin), main, ...checks], first, end }
+}
+
+function plating(dish: Dish): DayTask {
+  const id = `${dish.id}:plate`
+  return {
+    id,
     kind: 'plate',
     dishId: dish.id,
     dish: dish.name,
@@ -254,10 +246,57 @@ export function tasksOf(
     station: COUNTER,
     attendance: 'hands',
     tempC: null,
-    task: { id: plate, durationMin: PLATE_MIN, uses: { [COOK]: 1 }, tempC: null, after: [] },
-  })
-  for (const [partId, ends] of lastOfPart)
-    if (!takenParts.has(partId))
-      for (const { id, operation } of ends) wait(plate, id, 0, mostWaitMin(operation))
-  return found.map((one) => ({ ...one, task: { ...one.task, after: afterOf.get(one.id) ?? [] } }))
+    task: { id, durationMin: PLATE_MIN, uses: { [COOK]: 1 }, tempC: null, after: [] },
+  }
+}
+
+/** Ids of the steps, or the parts, that some step takes. */
+const takenIds = (parts: readonly PartAssessment[], wanted: 'step' | 'part'): ReadonlySet<string> =>
+  new Set(
+    parts.flatMap(({ steps }) =>
+      steps.flatMap(({ takes }) => takes.flatMap(({ kind, id }) => (kind === wanted ? [id] : []))),
+    ),
+  )
+
+/**
+ * The tasks of one dish: each doing as work of the hands, or as what goes by itself after it is set up, looked after from
+ * time to time; at the end the dish is plated.
+ */
+export function tasksOf(
+  dish: Dish,
+  parts: readonly PartAssessment[],
+  resources: readonly PlanResource[],
+): DayTask[] {
+  const waits = new Waits()
+  const takenSteps = takenIds(parts, 'step')
+  const takenParts = takenIds(parts, 'part')
+  const ends = new Map<string, StepEnd>()
+  const lastOf = new Map<string, StepEnd[]>()
+  const done: { readonly reading: StepReading; readonly made: StepTasks }[] = []
+  for (const { partId, steps } of parts) {
+    const part = dish.parts.find(({ id }) => id === partId)
+    for (const reading of steps) {
+      const step = part?.steps.find(({ id }) => id === reading.stepId)
+      if (part === undefined || step === undefined) continue
+      const made = stepTasks(dish, part, step, reading, resources, waits)
+      done.push({ reading, made })
+      ends.set(reading.stepId, made.end)
+      if (!takenSteps.has(reading.stepId)) lastOf.set(partId, [...(lastOf.get(partId) ?? []), made.end])
+    }
+  }
+  // A step may take what is made further down: waits come when every end is known.
+  for (const { reading, made } of done)
+    for (const { kind, id } of reading.takes) {
+      const step = ends.get(id)
+      const before =
+        kind === 'part' ? (lastOf.get(id) ?? []) : kind === 'step' && step !== undefined ? [step] : []
+      for (const end of before) waits.addEnd(made.first, end)
+    }
+  const plate = plating(dish)
+  for (const [partId, last] of lastOf)
+    if (!takenParts.has(partId)) for (const end of last) waits.addEnd(plate.id, end)
+  return [...done.flatMap(({ made }) => made.tasks), plate].map((one) => ({
+    ...one,
+    task: { ...one.task, after: waits.of(one.id) },
+  }))
 }
