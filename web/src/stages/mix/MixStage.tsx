@@ -1,7 +1,7 @@
 import { useSearchParams } from 'react-router'
 import { PartTabs } from '../../parts'
 import { partOf, useAssessment, useDish } from '../../store'
-import { lazy, Suspense, useState } from 'react'
+import { lazy, Suspense, useEffect, useState } from 'react'
 import { Button, Card, HeaderActions } from '../../ui'
 import { AddLine } from './AddLine'
 import { LineTable } from './LineTable'
@@ -10,12 +10,24 @@ import { ReadingsLine } from './ReadingsLine'
 import { ScaleSheet } from './ScaleSheet'
 import { useSwapping } from './swap/open'
 
+/** What comes next is fetched while nothing else is done, so that it opens at once. */
+function useFetchedAhead(): void {
+  useEffect(() => {
+    // What cannot be fetched now is asked for again, and told, when it is opened.
+    const fetchAhead = (): void =>
+      void Promise.all([import('./tune'), import('./swap')]).catch(() => undefined)
+    if (typeof requestIdleCallback === 'undefined') return
+    const asked = requestIdleCallback(fetchAhead, { timeout: 5000 })
+    return () => cancelIdleCallback(asked)
+  }, [])
+}
 const SwapSheet = lazy(async () => ({ default: (await import('./swap')).SwapSheet }))
 const ConvertSheet = lazy(async () => ({ default: (await import('./swap')).ConvertSheet }))
 const TuneView = lazy(async () => ({ default: (await import('./tune')).TuneView }))
 
 /** Mix: if it is made like this, how close is it, and what is out of its window? */
 export function MixStage() {
+  useFetchedAhead()
   const dish = useDish()
   const assessment = useAssessment()
   const [params, setParams] = useSearchParams()
