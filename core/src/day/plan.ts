@@ -90,6 +90,17 @@ function timed(
   return { planned, starts }
 }
 
+/** How long the day would be otherwise, with little effort; null where that little finds no plan. */
+function endWith(problem: PlanProblem, isServe: boolean): number | null {
+  try {
+    return timed(problem, isServe, { effort: ASIDE }).planned.makespanMin
+  } catch (error) {
+    // More room cannot make a day impossible: it was not found in time, and nothing is said of it.
+    if (error instanceof PlanFault) return null
+    throw error
+  }
+}
+
 /** What would make the day shorter, the most first. */
 function heldBy(
   problem: PlanProblem,
@@ -122,8 +133,7 @@ function heldBy(
   })
   return attempts
     .flatMap(({ what, resources }) => {
-      const { planned } = timed({ ...problem, resources }, isServe, { effort: ASIDE })
-      const shorterMin = spanMin - planned.makespanMin
+      const shorterMin = spanMin - (endWith({ ...problem, resources }, isServe) ?? spanMin)
       return shorterMin >= LEAST_SHORTER ? [{ what, shorterMin }] : []
     })
     .sort((a, b) => b.shorterMin - a.shorterMin)

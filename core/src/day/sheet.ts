@@ -10,7 +10,8 @@ export interface SheetOptions {
   readonly day: (minute: number) => string
 }
 
-const spell = (minutes: number): string => {
+/** "3 h 40 min", "25 min". @param minutes whole, 0 or more */
+export const spell = (minutes: number): string => {
   const hours = Math.floor(minutes / 60)
   const rest = minutes % 60
   return hours === 0 ? `${rest} min` : rest === 0 ? `${hours} h` : `${hours} h ${rest} min`

@@ -26,19 +26,23 @@ const faultFor = (problem: unknown): PlanFault => {
   throw new Error('a plan was found')
 }
 
+/** The plan as soon as it is as short as that; the proof that nothing shorter exists is not waited for. */
+function planUntil(problem: PlanProblem, wanted: number): Planned {
+  let isThere = false
+  return plan(problem, {
+    shouldStop: () => isThere,
+    onBetter: ({ makespanMin }) => {
+      isThere = makespanMin <= wanted
+    },
+  })
+}
+
 describe('known cases', () => {
   it.each(CASES.filter(({ collides }) => collides === undefined).map((one) => [one.id, one] as const))(
     '%s: as short as is proven to be possible',
     (_, { problem, optimalMakespanMin = 0, pathBoundMin = 0 }) => {
       const parsed = PlanProblem.parse(problem)
-      // The proof that nothing shorter exists is not waited for.
-      let isThere = false
-      const planned = plan(parsed, {
-        shouldStop: () => isThere,
-        onBetter: ({ makespanMin }) => {
-          isThere = makespanMin <= optimalMakespanMin
-        },
-      })
+      const planned = planUntil(parsed, optimalMakespanMin)
       expect(faultsOf(parsed, planned.tasks)).toEqual([])
       expect(planned.makespanMin).toBe(optimalMakespanMin)
       expect(planned.lowerBoundMin).toBeLessThanOrEqual(optimalMakespanMin)
@@ -61,13 +65,7 @@ describe('days of 10 to 60 tasks whose shortest plan is proven', () => {
     '%i tasks: as short as that',
     (_, { seed, size, machines, makespan }) => {
       const problem = planInstance(seed, size, machines)
-      let isThere = false
-      const planned = plan(problem, {
-        shouldStop: () => isThere,
-        onBetter: ({ makespanMin }) => {
-          isThere = makespanMin <= makespan
-        },
-      })
+      const planned = planUntil(problem, makespan)
       expect(faultsOf(problem, planned.tasks)).toEqual([])
       expect(planned.makespanMin).toBe(makespan)
     },

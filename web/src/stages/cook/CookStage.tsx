@@ -1,4 +1,4 @@
-import { type DayPlan, daySheet, dayToIcal } from '@frijol/core/day'
+import { type DayPlan, daySheet, dayToIcal, spell } from '@frijol/core/day'
 import { CalendarDays, Printer } from 'lucide-react'
 import { setDay, useDayPlan, useDaySettings, useDish } from '../../store'
 import {
@@ -13,7 +13,7 @@ import {
   saveFile,
   TextInput,
 } from '../../ui'
-import { clock, day, spell } from './clock'
+import { clock, day } from './clock'
 import { DayList } from './DayList'
 import { dayBegins } from './dayLayout'
 import { DayMap } from './DayMap'

@@ -1,6 +1,6 @@
-import type { TimedTask } from '@frijol/core/day'
+import { spell, type TimedTask } from '@frijol/core/day'
 import { Tag } from '../../ui'
-import { clock, day, spell } from './clock'
+import { clock, day } from './clock'
 
 /** Tasks by the clock, a heading for each day. */
 export function DayList({ tasks, label }: { tasks: readonly TimedTask[]; label: string }) {

@@ -5,10 +5,3 @@ const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', 
 /** Time of the clock on the wall. @param minute since 1970 in UTC */
 export const clock = (minute: number): string => CLOCK.format(new Date(minute * MINUTE_MS))
 export const day = (minute: number): string => DAY.format(new Date(minute * MINUTE_MS))
-
-/** "3 h 40 min", "25 min". */
-export function spell(minutes: number): string {
-  const hours = Math.floor(minutes / 60)
-  const rest = Math.round(minutes % 60)
-  return hours === 0 ? `${rest} min` : rest === 0 ? `${hours} h` : `${hours} h ${rest} min`
-}
