@@ -109,6 +109,15 @@ describe('a day that is served at a time', () => {
     expect(of(one, /^Boil/)).toHaveLength(2)
   })
 
+  it('refuses to be served while nobody is there, and only then', () => {
+    const served = (time: string) => day([STEW], { anchor: { kind: 'serve', at: time } })
+    expect(() => served('2026-06-18T06:00:00Z')).toThrow(/Nobody is there/)
+    expect(() => served('2026-06-17T23:00:00Z')).toThrow(/Nobody is there/)
+    // At the very end of a night nothing can have been plated.
+    expect(() => served('2026-06-18T07:00:00Z')).toThrow(/Nobody is there/)
+    expectSound(served('2026-06-17T22:00:00Z'))
+  })
+
   it('names what collides where nothing can be planned', () => {
     const without = {
       ...defaultKitchen,

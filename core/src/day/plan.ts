@@ -1,6 +1,7 @@
 import { assess } from '../assess'
 import type { Dish, Kitchen, Library } from '../model'
 import { plan, PlanFault, type Planned, type PlanOptions, type PlanProblem } from '../schedule'
+import { PLATE_MIN } from './table'
 import { COOK, type DayTask, NEAR, resourcesOf, tasksOf } from './tasks'
 
 export interface DayAsk {
@@ -159,6 +160,14 @@ function inWords(fault: PlanFault, tasks: readonly DayTask[]): PlanFault {
 export function planDay(ask: DayAsk, { library, kitchen }: DayBench, options: PlanOptions = {}): DayPlan {
   const anchorMin = minuteOf(ask.anchor.at)
   const isServe = ask.anchor.kind === 'serve'
+  const closed = ask.away.find(
+    ({ from, to }) => isServe && minuteOf(from) < anchorMin && anchorMin - PLATE_MIN < minuteOf(to),
+  )
+  if (closed !== undefined)
+    throw new PlanFault(
+      'Nobody is there when it is to be served.',
+      'Serve at another time, or say that somebody is there then.',
+    )
   const resources = resourcesOf(kitchen, ask.cooks)
   // The same dish twice is two pots.
   const twice = new Map<string, number>()

@@ -39,19 +39,20 @@ export const useDaySettings = create<DaySettings>(() => ({
 }))
 export const setDay = (change: Partial<DaySettings>): void => useDaySettings.setState(change)
 
-/** Nights before a time. Soaks take up to three days. */
-const NIGHTS = 4
-function nightsBefore(serve: Date, night: DaySettings['night']): DayAsk['away'] {
+/** Nights around a time. Soaks take up to three days. */
+const NIGHTS = 5
+function nightsAround(serve: Date, night: DaySettings['night']): DayAsk['away'] {
   if (night === null) return []
   return Array.from({ length: NIGHTS }, (_, back) => {
     const to = new Date(serve)
-    to.setDate(to.getDate() - back)
+    // The night after it, too: it may be served in it.
+    to.setDate(to.getDate() + 1 - back)
     to.setHours(night.to, 0, 0, 0)
     const from = new Date(to)
     if (night.from >= night.to) from.setDate(from.getDate() - 1)
     from.setHours(night.from, 0, 0, 0)
     return { from: from.toISOString(), to: to.toISOString() }
-  }).filter(({ to }) => Date.parse(to) < serve.getTime())
+  })
 }
 
 interface DayQuestion {
@@ -68,7 +69,7 @@ const lookForDay = ({ dishes, settings }: DayQuestion, signal: AbortSignal): Pro
         dishes,
         anchor: { kind: 'serve', at: serve.toISOString() },
         cooks: settings.cooks,
-        away: nightsBefore(serve, settings.night),
+        away: nightsAround(serve, settings.night),
       },
       kitchen,
       own,
