@@ -52,8 +52,8 @@ const allowed = {
   ],
   chance: [],
   solver: [],
-  schedule: ['chance'],
-  day: ['model', 'program', 'assess', 'schedule'],
+  schedule: ['model', 'chance'],
+  day: ['model', 'measure', 'program', 'assess', 'schedule'],
   tune: [
     'model',
     'measure',

@@ -7,7 +7,7 @@ export function faultsOf(
 ): string[] {
   const faults: string[] = []
   const placed = new Map(tasks.map((task) => [task.id, task]))
-  for (const { id, durationMin, after } of problem.tasks) {
+  for (const { id, durationMin, after, window } of problem.tasks) {
     const own = placed.get(id)
     if (own === undefined) {
       faults.push(`${id} is not planned`)
@@ -15,6 +15,8 @@ export function faultsOf(
     }
     if (own.startMin < 0 || !Number.isInteger(own.startMin)) faults.push(`${id} starts at ${own.startMin}`)
     if (own.endMin - own.startMin !== durationMin) faults.push(`${id} does not last ${durationMin}`)
+    if (window != null && !(own.startMin >= window.fromMin && own.startMin <= (window.untilMin ?? Infinity)))
+      faults.push(`${id} starts at ${own.startMin}, outside of its window`)
     for (const { id: other, minLagMin, maxLagMin } of after) {
       const wait = own.startMin - (placed.get(other)?.endMin ?? Number.NaN)
       if (!(wait >= minLagMin)) faults.push(`${id} starts ${wait} after ${other}, at least ${minLagMin}`)

@@ -1,3 +1,39 @@
-export { type DayAsk, type DayPlan, minuteOf, planDay, type TimedTask, type Wait } from './plan'
+export {
+  closingOf,
+  type DishClosing,
+  differenceWords,
+  madeTrial,
+  type MadeDifference,
+  type PartYield,
+  type TubLabel,
+  tubLabel,
+  withMasses,
+} from './close'
+export { heatingCurve, type HeatingStep, onCurve } from './heating'
+export { type Kept, keeps } from './keeping'
+export {
+  checkUntilMs,
+  followedBy,
+  hasSlipped,
+  type LiveDay,
+  liveOf,
+  type LiveState,
+  type LiveTask,
+  missedChecks,
+  replan,
+  type Replanned,
+} from './live'
+export { type DayAsk, type DayPlan, minuteOf, planDay, type Wait } from './plan'
+export { usualRemarks } from './remarks'
 export { daySheet, dayToIcal, type SheetOptions, spell } from './sheet'
-export { COOK, type DayTask, NEAR, resourcesOf, tasksOf } from './tasks'
+export { COOK, NEAR, resourcesOf, tasksOf } from './tasks'
+export {
+  asMadeOf,
+  asWeighed,
+  decidedBy,
+  ratiosWith,
+  weighedOf,
+  weighingKey,
+  type WeighLine,
+  weighLines,
+} from './weigh'

@@ -1,8 +1,15 @@
 import { assess } from '../assess'
-import type { Dish, Kitchen, Library } from '../model'
-import { plan, PlanFault, type Planned, type PlanOptions, type PlanProblem } from '../schedule'
+import type { DayTask, Dish, Kitchen, Library, TimedTask } from '../model'
+import {
+  plan,
+  PlanFault,
+  type Planned,
+  type PlanOptions,
+  type PlanProblem,
+  type PlanResource,
+} from '../schedule'
 import { PLATE_MIN } from './table'
-import { COOK, type DayTask, NEAR, resourcesOf, tasksOf } from './tasks'
+import { COOK, NEAR, resourcesOf, tasksOf } from './tasks'
 
 export interface DayAsk {
   readonly dishes: readonly Dish[]
@@ -11,14 +18,27 @@ export interface DayAsk {
   readonly cooks: number
   /** When nobody is there, ISO 8601: nights, errands. What goes by itself goes on. */
   readonly away: readonly { readonly from: string; readonly to: string }[]
+  /** Tasks that stand at a time, min since 1970 in UTC: put there by a person. */
+  readonly held?: readonly { readonly taskId: string; readonly startMin: number }[]
 }
 
-export interface TimedTask extends DayTask {
-  /** What the station is called in this kitchen. */
-  readonly stationLabel: string
-  /** Minutes since 1970 in UTC. */
-  readonly startMin: number
-  readonly endMin: number
+/** Starts of a task that are allowed, min since 1970 in UTC; `until` null = no end. */
+export interface StartWindow {
+  readonly from: number
+  readonly until: number | null
+}
+
+/** Tasks with what they are placed on the clock by. */
+export interface Placing {
+  readonly tasks: readonly DayTask[]
+  readonly resources: readonly PlanResource[]
+  readonly isServe: boolean
+  readonly anchorMin: number
+  readonly away: DayAsk['away']
+  readonly windows: ReadonlyMap<string, StartWindow>
+  readonly kitchen: Kitchen
+  /** Whether it is asked what would make the day shorter, too. */
+  readonly asksWhy: boolean
 }
 
 /** Food that waits between two of its steps. */
@@ -149,6 +169,38 @@ function inWords(fault: PlanFault, tasks: readonly DayTask[]): PlanFault {
   return new PlanFault(named(fault.message), fault.hint, fault.collide)
 }
 
+/** The tasks as a problem in minutes from the anchor: forwards from a beginning, backwards from serving. */
+function problemOf({ tasks, resources, isServe, anchorMin, away, windows }: Placing): PlanProblem {
+  const closed = away.flatMap(({ from, to }) => {
+    const [fromMin, toMin] = [minuteOf(from) - anchorMin, minuteOf(to) - anchorMin]
+    // Away in the mirror: minutes before serving.
+    const [first, last] = isServe ? [-toMin, -fromMin] : [fromMin, toMin]
+    if (last <= 0 || first > FARTHEST) return []
+    return [COOK, NEAR].map((resource) => ({ resource, fromMin: Math.max(0, first), toMin: last }))
+  })
+  return {
+    resources: [...resources],
+    away: closed,
+    tasks: tasks.map(({ task, label, dish }) => {
+      const open = windows.get(task.id)
+      if (open === undefined) return task
+      const [from, until] = isServe
+        ? [
+            open.until === null ? 0 : anchorMin - open.until - task.durationMin,
+            anchorMin - open.from - task.durationMin,
+          ]
+        : [open.from - anchorMin, open.until === null ? null : open.until - anchorMin]
+      if (until !== null && until < 0)
+        throw new PlanFault(
+          `“${label}” (${dish}) would ${isServe ? 'end after everything is served' : 'start before the day begins'}.`,
+          isServe ? 'Serve later, or put it earlier.' : 'Begin earlier, or put it later.',
+          [task.id],
+        )
+      return { ...task, window: { fromMin: Math.max(0, from), untilMin: until } }
+    }),
+  }
+}
+
 /**
  * Plans the day of one dish or of several: served together at a time, or begun at a time, as short as it can be.
  *
@@ -177,14 +229,22 @@ export function planDay(ask: DayAsk, { library, kitchen }: DayBench, options: Pl
     const own = before === 0 ? dish : { ...dish, id: `${dish.id}-${before + 1}` }
     return tasksOf(own, assess(dish, library, kitchen).parts, resources)
   })
-  const away = ask.away.flatMap(({ from, to }) => {
-    const [fromMin, toMin] = [minuteOf(from) - anchorMin, minuteOf(to) - anchorMin]
-    // Away in the mirror: minutes before serving.
-    const [first, last] = isServe ? [-toMin, -fromMin] : [fromMin, toMin]
-    if (last <= 0 || first > FARTHEST) return []
-    return [COOK, NEAR].map((resource) => ({ resource, fromMin: Math.max(0, first), toMin: last }))
-  })
-  const problem: PlanProblem = { resources, tasks: tasks.map(({ task }) => task), away }
+  const windows = new Map(
+    (ask.held ?? []).map(({ taskId, startMin }) => [taskId, { from: startMin, until: startMin }]),
+  )
+  return placeTasks(
+    { tasks, resources, isServe, anchorMin, away: ask.away, windows, kitchen, asksWhy: true },
+    options,
+  )
+}
+
+/**
+ * Places tasks on the clock.
+ * @throws PlanFault where no plan exists, with what collides in words
+ */
+export function placeTasks(placing: Placing, options: PlanOptions): DayPlan {
+  const { tasks, isServe, anchorMin, kitchen } = placing
+  const problem = problemOf(placing)
   const { planned, starts } = (() => {
     try {
       return timed(problem, isServe, options)
@@ -228,7 +288,7 @@ export function planDay(ask: DayAsk, { library, kitchen }: DayBench, options: Pl
         label: label(id),
         tasks: placed.filter(({ task }) => (task.uses[id] ?? 0) > 0).length,
       })),
-    heldBy: heldBy(problem, isServe, planned.makespanMin, label),
+    heldBy: placing.asksWhy ? heldBy(problem, isServe, planned.makespanMin, label) : [],
     lowerBoundMin: planned.lowerBoundMin,
     isOptimal: planned.isOptimal,
     isCut: planned.isCut,

@@ -1,5 +1,6 @@
 import ICAL from 'ical.js'
-import type { DayPlan, TimedTask } from './plan'
+import type { TimedTask } from '../model'
+import type { DayPlan } from './plan'
 
 const MINUTE_MS = 60_000
 

@@ -1,27 +1,17 @@
-import { type Attendance, attendanceOf } from '../assess'
-import type { Dish, Kitchen, OperationId, PartAssessment, Step, StepReading } from '../model'
+import { attendanceOf } from '../assess'
+import type {
+  DayTask,
+  Dish,
+  Kitchen,
+  OperationId,
+  PartAssessment,
+  PlanLag,
+  Step,
+  StepReading,
+} from '../model'
 import { specOf } from '../program'
-import type { PlanLag, PlanResource, PlanTask } from '../schedule'
+import type { PlanResource } from '../schedule'
 import { checkFor, LEAST_MIN, mostWaitMin, OVEN_BAND_C, PLATE_MIN, SET_UP_MIN, STATIONS } from './table'
-
-/** What a task of the day is, beside its times. */
-export interface DayTask {
-  readonly id: string
-  readonly kind: 'work' | 'by-itself' | 'check' | 'plate'
-  readonly dishId: string
-  readonly dish: string
-  readonly part: string
-  readonly stepId: string | null
-  /** "Mash: black-eyed peas, oats". */
-  readonly label: string
-  /** The step's own words; what to do, for a check. */
-  readonly text: string
-  /** Where it happens: a resource's id. */
-  readonly station: string
-  readonly attendance: Attendance
-  readonly tempC: number | null
-  readonly task: PlanTask
-}
 
 export const COOK = 'cook'
 /** Somebody has to be near; any number of things can be kept an eye on. */
@@ -210,6 +200,7 @@ function stepTasks(
       uses: held,
       tempC: tempC === null ? null : { low: tempC - OVEN_BAND_C, high: tempC + OVEN_BAND_C },
       after: [],
+      window: null,
     },
   })
   const words = { label, text: step.text }
@@ -246,7 +237,7 @@ function plating(dish: Dish): DayTask {
     station: COUNTER,
     attendance: 'hands',
     tempC: null,
-    task: { id, durationMin: PLATE_MIN, uses: { [COOK]: 1 }, tempC: null, after: [] },
+    task: { id, durationMin: PLATE_MIN, uses: { [COOK]: 1 }, tempC: null, after: [], window: null },
   }
 }
 

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { CookDay, Photo } from './cookDay'
 import { Dish, Trial } from './dish'
 import { Ingredient } from './ingredient'
 import { Kitchen } from './kitchen'
@@ -9,6 +10,9 @@ export const BackupContent = z.strictObject({
   dishes: z.array(Dish).max(10_000),
   trials: z.array(Trial).max(100_000),
   ingredients: z.array(Ingredient).max(20_000),
+  /** Absent in older backups. */
+  days: z.array(CookDay).max(10_000).optional(),
+  photos: z.array(Photo).max(20_000).optional(),
 })
 export type BackupContent = z.infer<typeof BackupContent>
 

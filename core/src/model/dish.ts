@@ -136,7 +136,16 @@ export const Trial = z.strictObject({
   parts: z.array(Part).min(1).max(40),
   written: z.array(Written).max(600).default([]),
   /** What was really weighed, by line. */
-  asMade: z.array(z.strictObject({ lineId: id, massG: z.number().min(0).max(1e6) })).max(2000),
+  asMade: z
+    .array(
+      z.strictObject({
+        lineId: id,
+        massG: z.number().min(0).max(1e6),
+        /** What was used in its place, in words. */
+        instead: text(200).nullable().default(null),
+      }),
+    )
+    .max(2000),
   notes: text(20_000),
   why: Why.default([]),
   decision: text(2000),

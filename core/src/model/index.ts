@@ -17,6 +17,20 @@ export {
 } from './assessment'
 export { Backup, BackupContent } from './backup'
 export { blankDish, blankPart } from './blank'
+export {
+  CookDay,
+  CookSession,
+  DayEvent,
+  DayMeasure,
+  DayNote,
+  DaySettings,
+  DayTask,
+  Leftover,
+  MEASURED_KINDS,
+  Photo,
+  TimedTask,
+  Weighing,
+} from './cookDay'
 export { Aim, Dish, FormulaLine, Limits, MOST_REASONS, noLimits, Part, Settled, Trial } from './dish'
 export { AlsoServed, Band, Importance, Moved, nothingMoved, RatioWindow } from './goal'
 export {
@@ -77,6 +91,7 @@ export {
   upgradeStep,
   Way,
 } from './method'
+export { PlanLag, PlanTask } from './planTask'
 export { attributeName } from './attributeName'
 export { AttributeId, ATTRIBUTES, FamilyId, FAMILIES, Original } from './original'
 export { type MethodEntry, methodEntries, type PlacedStep, stepsInOrder } from './methodEntries'

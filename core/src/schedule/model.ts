@@ -1,4 +1,7 @@
 import { z } from 'zod'
+import { PlanTask } from '../model'
+
+export { PlanLag, PlanTask } from '../model'
 
 const minute = z.number().int('Times are whole minutes.').min(0).max(100_000)
 const id = z.string().min(1).max(120)
@@ -12,26 +15,6 @@ export const PlanResource = z.strictObject({
   sharedTemperature: z.boolean().default(false),
 })
 export type PlanResource = z.infer<typeof PlanResource>
-
-/** What a task waits for: it starts at the end of that task plus so much, at least and at most. */
-export const PlanLag = z.strictObject({
-  id,
-  minLagMin: z.number().int('Times are whole minutes.').min(-100_000).max(100_000).default(0),
-  maxLagMin: z.number().int('Times are whole minutes.').min(-100_000).max(100_000).nullable().default(null),
-})
-export type PlanLag = z.infer<typeof PlanLag>
-
-/** A piece of work without interruption. It occupies the minutes start to end - 1. */
-export const PlanTask = z.strictObject({
-  id,
-  durationMin: minute,
-  /** Units of each resource; none for work that waits by itself. */
-  uses: z.record(id, z.number().int().min(0).max(10_000)).default({}),
-  /** Closed band, for tasks on a resource of shared temperature; absent = any. */
-  tempC: z.strictObject({ low: z.number(), high: z.number() }).nullable().default(null),
-  after: z.array(PlanLag).max(400).default([]),
-})
-export type PlanTask = z.infer<typeof PlanTask>
 
 /** No task that uses the resource runs in the minutes from to to - 1. */
 export const PlanAway = z.strictObject({ resource: id, fromMin: minute, toMin: minute })

@@ -21,6 +21,9 @@ export interface Shared {
 export interface Network {
   readonly ids: readonly string[]
   readonly duration: Int32Array
+  /** Starts are no earlier, and no later, than these by the problem itself. */
+  readonly fromMin: Int32Array
+  readonly untilMin: Int32Array
   readonly arcs: readonly Arc[]
   /** Times in which a task may not run, sorted and apart, each [from, to). */
   readonly closed: readonly (readonly (readonly [from: number, to: number])[])[]
@@ -44,6 +47,9 @@ function merged(windows: readonly (readonly [number, number])[]): [number, numbe
   return found
 }
 
+/** Later than any start. */
+const ANY_TIME = 0x3fffffff
+
 const listed = (names: readonly string[]): string => names.map((name) => `“${name}”`).join(', ')
 
 /** Slips that make a problem no problem: told before anything is planned. */
@@ -57,7 +63,13 @@ function checkWords({ resources, tasks, away }: PlanProblem): void {
     throw new PlanFault(`Two resources are called “${same}”.`, 'Give each an id of its own.')
   const known = new Set(resources.map(({ id }) => id))
   const named = new Set(tasks.map(({ id }) => id))
-  for (const { id, uses, after, tempC } of tasks) {
+  for (const { id, uses, after, tempC, window } of tasks) {
+    if (window?.untilMin != null && window.untilMin < window.fromMin)
+      throw new PlanFault(
+        `“${id}” is to start from ${window.fromMin} on and until ${window.untilMin}.`,
+        'Give a window that does not run backwards.',
+        [id],
+      )
     const lost = Object.keys(uses).filter((resource) => !known.has(resource))
     if (lost.length > 0)
       throw new PlanFault(
@@ -178,6 +190,8 @@ export function networkOf(problem: PlanProblem): Network {
         )
     }
   const duration = Int32Array.from(tasks, ({ durationMin }) => durationMin)
+  const fromMin = Int32Array.from(tasks, ({ window }) => window?.fromMin ?? 0)
+  const untilMin = Int32Array.from(tasks, ({ window }) => window?.untilMin ?? ANY_TIME)
   const arcs: Arc[] = []
   tasks.forEach(({ after }, to) => {
     for (const { id, minLagMin, maxLagMin } of after) {
@@ -218,7 +232,7 @@ export function networkOf(problem: PlanProblem): Network {
   })
   const lastAway = away.reduce((last, { toMin }) => Math.max(last, toMin), 0)
   const longest = arcs.reduce((sum, { lag }) => sum + Math.max(0, lag), 0)
-  const horizon = lastAway + longest + duration.reduce((sum, one) => sum + one, 0)
+  const horizon = Math.max(lastAway, ...fromMin) + longest + duration.reduce((sum, one) => sum + one, 0)
   const alone = new Set(
     shared.filter(({ capacity }) => capacity === 1).map(({ tasks: users }) => users.join()),
   )
@@ -228,6 +242,8 @@ export function networkOf(problem: PlanProblem): Network {
   return {
     ids: tasks.map(({ id }) => id),
     duration,
+    fromMin,
+    untilMin,
     arcs,
     closed,
     pairs,

@@ -110,8 +110,9 @@ export class Windows {
     this.settled.fill(0)
     this.apart.set(this.apartAtFirst)
     for (let i = 0; i < this.n; i += 1) {
-      this.est[i] = this.openFrom(i, 0)
-      this.lst[i] = this.openUntil(i, this.deadline - (this.network.duration[i] ?? 0))
+      const { duration, fromMin, untilMin } = this.network
+      this.est[i] = this.openFrom(i, fromMin[i] ?? 0)
+      this.lst[i] = this.openUntil(i, Math.min(untilMin[i] ?? FAR, this.deadline - (duration[i] ?? 0)))
     }
   }
 

@@ -1,4 +1,5 @@
-import { spell, type TimedTask } from '@frijol/core/day'
+import { spell } from '@frijol/core/day'
+import type { TimedTask } from '@frijol/core/model'
 import { Tag } from '../../ui'
 import { clock, day } from './clock'
 

@@ -1,4 +1,5 @@
-import type { DayPlan, TimedTask } from '@frijol/core/day'
+import type { DayPlan } from '@frijol/core/day'
+import type { TimedTask } from '@frijol/core/model'
 import { describe, expect, it } from 'vitest'
 import { dayBegins, layoutOf, WIDTH } from './dayLayout'
 
@@ -17,7 +18,7 @@ const task = (id: string, startMin: number, minutes: number, more: Partial<Timed
   tempC: null,
   startMin,
   endMin: startMin + minutes,
-  task: { id, durationMin: minutes, uses: {}, tempC: null, after: [] },
+  task: { id, durationMin: minutes, uses: {}, tempC: null, after: [], window: null },
   ...more,
 })
 function planOf(tasks: readonly TimedTask[]): DayPlan {

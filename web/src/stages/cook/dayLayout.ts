@@ -1,4 +1,5 @@
-import { type DayPlan, type TimedTask } from '@frijol/core/day'
+import type { DayPlan } from '@frijol/core/day'
+import type { TimedTask } from '@frijol/core/model'
 
 /** Where things are drawn, in units of the picture. */
 export const WIDTH = 860

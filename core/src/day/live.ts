@@ -1,0 +1,287 @@
+import type { CookSession, Kitchen, PlanTask, TimedTask } from '../model'
+import { PlanFault, type PlanOptions, type PlanResource } from '../schedule'
+import { type DayAsk, type DayPlan, minuteOf, placeTasks, type StartWindow } from './plan'
+import { PLATE_MIN } from './table'
+import { COOK, resourcesOf } from './tasks'
+
+const MINUTE_MS = 60_000
+
+/** `due`: it goes by itself and its time is up; somebody has to see to it. */
+export type LiveState = 'waiting' | 'running' | 'due' | 'done' | 'skipped' | 'missed'
+
+/** A task as it stands now. */
+export interface LiveTask {
+  readonly task: TimedTask
+  readonly state: LiveState
+  readonly begunMs: number | null
+  readonly endedMs: number | null
+  /** When its time is up, ms since 1970; null before it is begun. It is a time, not a counter: nothing has to run for it. */
+  readonly dueMs: number | null
+  /** Until its time is up; never more than the whole of it, and 0 when it is up. */
+  readonly leftMs: number
+  /** Of its whole time, 0 to 1. */
+  readonly gone: number
+}
+
+export interface LiveDay {
+  /** In the order of the plan. */
+  readonly tasks: readonly LiveTask[]
+  /** What the hands are at, or should be at next: one for each cook. */
+  readonly now: readonly LiveTask[]
+  /** What goes by itself, the first to be up first. */
+  readonly running: readonly LiveTask[]
+  /** Work of the hands after what is now, by the plan. */
+  readonly next: readonly LiveTask[]
+  /** This device's clock stands before what was done last: it was set back. */
+  readonly isClockBack: boolean
+  readonly isDone: boolean
+}
+
+interface Done {
+  begunMs: number | null
+  endedMs: number | null
+  what: 'ended' | 'skipped' | 'missed' | null
+  longerMin: number
+}
+
+/** What the log says of each task. The last word stands. */
+function doneOf({ log }: CookSession): Map<string, Done> {
+  const found = new Map<string, Done>()
+  for (const { taskId, what, at, minutes } of log) {
+    const one = found.get(taskId) ?? { begunMs: null, endedMs: null, what: null, longerMin: 0 }
+    if (what === 'begun') Object.assign(one, { begunMs: at, endedMs: null, what: null })
+    else if (what === 'longer') one.longerMin += minutes ?? 0
+    else Object.assign(one, { endedMs: at, what })
+    found.set(taskId, one)
+  }
+  return found
+}
+
+const isHands = ({ task }: TimedTask): boolean => (task.uses[COOK] ?? 0) > 0
+
+function liveTask(task: TimedTask, done: Done | undefined, nowMs: number): LiveTask {
+  const whole = (task.task.durationMin + (done?.longerMin ?? 0)) * MINUTE_MS
+  if (done === undefined || (done.begunMs === null && done.what === null))
+    return { task, state: 'waiting', begunMs: null, endedMs: null, dueMs: null, leftMs: whole, gone: 0 }
+  const { begunMs, endedMs, what } = done
+  if (what !== null)
+    return {
+      task,
+      state: what === 'ended' ? 'done' : what,
+      begunMs,
+      endedMs,
+      dueMs: begunMs === null ? null : begunMs + whole,
+      leftMs: 0,
+      gone: 1,
+    }
+  const begun = begunMs ?? nowMs
+  // A clock that was set back makes no time negative and no task longer.
+  const passed = Math.min(whole, Math.max(0, nowMs - begun))
+  const leftMs = whole - passed
+  return {
+    task,
+    state: leftMs === 0 && task.kind === 'by-itself' ? 'due' : 'running',
+    begunMs: begun,
+    endedMs: null,
+    dueMs: begun + whole,
+    leftMs,
+    gone: whole === 0 ? 1 : passed / whole,
+  }
+}
+
+/** When a check has to be done at the latest, ms: from when the task began that it belongs to; null before that. */
+export function checkUntilMs(check: TimedTask, tasks: readonly LiveTask[]): number | null {
+  for (const { id, maxLagMin } of check.task.after) {
+    const before = tasks.find(({ task }) => task.id === id)
+    if (before?.endedMs != null && maxLagMin !== null) return before.endedMs + maxLagMin * MINUTE_MS
+  }
+  return null
+}
+
+/** The task that goes on by itself as soon as this one ends: a pot that was put on. */
+export const followedBy = (tasks: readonly TimedTask[], id: string): TimedTask | null =>
+  tasks.find(
+    ({ kind, task }) =>
+      kind === 'by-itself' && task.after.some((lag) => lag.id === id && lag.maxLagMin === 0),
+  ) ?? null
+
+/** The day as it stands at a moment: what is done, what runs, what the hands are for, what is next. @param nowMs since 1970 */
+export function liveOf(session: CookSession, cooks: number, nowMs: number): LiveDay {
+  const done = doneOf(session)
+  const tasks = [...session.tasks]
+    .sort((a, b) => a.startMin - b.startMin || a.endMin - b.endMin)
+    .map((task) => liveTask(task, done.get(task.id), nowMs))
+  const isOver = new Set(
+    tasks.flatMap(({ task, state }) =>
+      state === 'done' || state === 'skipped' || state === 'missed' ? [task.id] : [],
+    ),
+  )
+  const hands = tasks.filter(({ task, state }) => isHands(task) && !isOver.has(task.id) && state !== 'due')
+  const begun = hands.filter(({ state }) => state === 'running')
+  // A check waits for its pot to be on the fire; other work may be done before its turn by whoever likes to.
+  const waiting = hands.filter(
+    ({ task, state }) =>
+      state === 'waiting' && (task.kind !== 'check' || task.task.after.every(({ id }) => isOver.has(id))),
+  )
+  const count = Math.max(cooks, begun.length)
+  const now = [...begun, ...waiting].slice(0, count)
+  return {
+    tasks,
+    now,
+    running: tasks
+      .filter(({ task, state }) => !isHands(task) && (state === 'running' || state === 'due'))
+      .sort((a, b) => (a.dueMs ?? 0) - (b.dueMs ?? 0)),
+    next: waiting.filter((one) => !now.includes(one)),
+    isClockBack: session.log.some(({ at }) => at > nowMs + MINUTE_MS),
+    isDone:
+      hands.length === 0 && tasks.every(({ task, state }) => state !== 'waiting' || task.kind === 'check'),
+  }
+}
+
+/** Checks whose time went by unseen while the day was on no screen. @param graceMs after the latest time */
+export const missedChecks = (session: CookSession, nowMs: number, graceMs = 60_000): readonly TimedTask[] => {
+  const { tasks } = liveOf(session, 1, nowMs)
+  return tasks.flatMap(({ task, state }) => {
+    const until = task.kind === 'check' && state === 'waiting' ? checkUntilMs(task, tasks) : null
+    return until !== null && until + graceMs < nowMs ? [task] : []
+  })
+}
+
+/** What is left of a day, planned anew. */
+export interface Replanned {
+  /** Every task: what is over and what has begun at its real times, the rest as it is planned now. */
+  readonly tasks: readonly TimedTask[]
+  readonly serveMin: number
+  /** Against the serving that was accepted; 0 = on time. */
+  readonly laterMin: number
+  /** Waits that are longer than they should be, in words. */
+  readonly broken: readonly string[]
+}
+
+const toMin = (ms: number): number => Math.round(ms / MINUTE_MS)
+
+interface Left {
+  readonly tasks: readonly TimedTask[]
+  readonly windows: Map<string, StartWindow>
+  readonly broken: string[]
+}
+
+/** What is still to do from now on: waits for what is over become times, and what runs stands where it is. */
+function leftOf(live: LiveDay, nowMin: number): Left {
+  const byId = new Map(live.tasks.map((one) => [one.task.id, one]))
+  const windows = new Map<string, StartWindow>()
+  const broken: string[] = []
+  const tasks = live.tasks.flatMap(({ task, state, dueMs }): TimedTask[] => {
+    if (state === 'done' || state === 'skipped' || state === 'missed') return []
+    if (state !== 'waiting') {
+      const left = Math.max(1, toMin(dueMs ?? 0) - nowMin)
+      windows.set(task.id, { from: nowMin, until: nowMin })
+      return [{ ...task, task: { ...task.task, durationMin: left, after: [] } }]
+    }
+    let from = nowMin
+    let until: number | null = null
+    const after: PlanTask['after'] = []
+    for (const lag of task.task.after) {
+      const before = byId.get(lag.id)
+      if (before === undefined) continue
+      if (before.state === 'waiting' || before.state === 'running' || before.state === 'due') {
+        after.push(lag)
+        continue
+      }
+      const ended = toMin(before.endedMs ?? 0)
+      from = Math.max(from, ended + lag.minLagMin)
+      if (lag.maxLagMin === null || before.state !== 'done') continue
+      const last = ended + lag.maxLagMin
+      if (last >= from) until = Math.min(until ?? last, last)
+      else if (task.kind !== 'check' && last < nowMin - 1)
+        broken.push(
+          `“${before.task.label}” has waited ${nowMin - ended} min; ${lag.maxLagMin} min is the most for it.`,
+        )
+    }
+    windows.set(task.id, { from, until })
+    return [{ ...task, task: { ...task.task, after } }]
+  })
+  return { tasks, windows, broken }
+}
+
+/** Room for what runs at once in fact: the plan can no longer forbid it. */
+function roomFor(resources: readonly PlanResource[], live: LiveDay): PlanResource[] {
+  const running = live.tasks.filter(({ state }) => state === 'running' || state === 'due')
+  return resources.map((resource) => {
+    const held = running.reduce((sum, { task }) => sum + (task.task.uses[resource.id] ?? 0), 0)
+    return held > resource.capacity ? { ...resource, capacity: held } : resource
+  })
+}
+
+const REPLAN_EFFORT = 3000
+
+/**
+ * Plans what is left of a day from now on. The serving that was accepted is kept where it can be; where it cannot, the
+ * earliest one that is left is proposed.
+ * @param nowMs since 1970
+ * @throws PlanFault where nothing fits, as when nobody is there any more
+ */
+export function replan(
+  session: CookSession,
+  {
+    cooks,
+    away,
+    kitchen,
+  }: { readonly cooks: number; readonly away: DayAsk['away']; readonly kitchen: Kitchen },
+  nowMs: number,
+  options: PlanOptions = { effort: REPLAN_EFFORT },
+): Replanned {
+  const nowMin = Math.ceil(nowMs / MINUTE_MS)
+  const live = liveOf(session, cooks, nowMs)
+  const left = leftOf(live, nowMin)
+  const over = live.tasks.flatMap(({ task, begunMs, endedMs, state }): TimedTask[] => {
+    if (state === 'waiting' || state === 'running' || state === 'due') return []
+    const endMin = endedMs === null ? task.endMin : toMin(endedMs)
+    return [{ ...task, startMin: begunMs === null ? endMin : Math.min(endMin, toMin(begunMs)), endMin }]
+  })
+  if (left.tasks.length === 0) return { tasks: over, serveMin: session.serveMin, laterMin: 0, broken: [] }
+  // In the night that is going on somebody is up.
+  const absent = away.filter(({ from, to }) => !(minuteOf(from) <= nowMin && nowMin < minuteOf(to)))
+  const placing = {
+    tasks: left.tasks,
+    resources: roomFor(resourcesOf(kitchen, cooks), live),
+    away: absent,
+    windows: left.windows,
+    kitchen,
+    asksWhy: false,
+  }
+  const place = (): DayPlan => {
+    if (session.serveMin - PLATE_MIN >= nowMin)
+      try {
+        return placeTasks({ ...placing, isServe: true, anchorMin: session.serveMin }, options)
+      } catch (error) {
+        if (!(error instanceof PlanFault)) throw error
+      }
+    return placeTasks({ ...placing, isServe: false, anchorMin: nowMin }, options)
+  }
+  const plan = place()
+  const begun = new Map(live.tasks.map((one) => [one.task.id, one]))
+  const whole = new Map(session.tasks.map(({ id, task }) => [id, task]))
+  const tasks = plan.tasks.map((task): TimedTask => {
+    const one = begun.get(task.id)
+    const startMin = one?.begunMs != null ? toMin(one.begunMs) : task.startMin
+    return { ...task, startMin, task: whole.get(task.id) ?? task.task }
+  })
+  return {
+    tasks: [...over, ...tasks].sort((a, b) => a.startMin - b.startMin || a.endMin - b.endMin),
+    serveMin: plan.serveMin,
+    laterMin: plan.serveMin - session.serveMin,
+    broken: left.broken,
+  }
+}
+
+/** Whether reality has left the plan: something is not begun, or not over, when it should be. Minutes of grace. */
+export function hasSlipped(session: CookSession, cooks: number, nowMs: number, graceMin = 2): boolean {
+  const nowMin = nowMs / MINUTE_MS
+  return liveOf(session, cooks, nowMs).tasks.some(({ task, state, dueMs }) => {
+    if (task.kind === 'check') return false
+    if (state === 'waiting') return task.startMin + graceMin < nowMin
+    if (state === 'running' || state === 'due') return (dueMs ?? 0) / MINUTE_MS + graceMin < nowMin
+    return false
+  })
+}
