@@ -19,7 +19,7 @@ export interface DayAsk {
   /** When nobody is there, ISO 8601: nights, errands. What goes by itself goes on. */
   readonly away: readonly { readonly from: string; readonly to: string }[]
   /** Tasks that stand at a time, min since 1970 in UTC: put there by a person. */
-  readonly held?: readonly { readonly taskId: string; readonly startMin: number }[]
+  readonly held?: readonly { readonly id: string; readonly startMin: number }[]
 }
 
 /** Starts of a task that are allowed, min since 1970 in UTC; `until` null = no end. */
@@ -230,7 +230,7 @@ export function planDay(ask: DayAsk, { library, kitchen }: DayBench, options: Pl
     return tasksOf(own, assess(dish, library, kitchen).parts, resources)
   })
   const windows = new Map(
-    (ask.held ?? []).map(({ taskId, startMin }) => [taskId, { from: startMin, until: startMin }]),
+    (ask.held ?? []).map(({ id, startMin }) => [id, { from: startMin, until: startMin }]),
   )
   return placeTasks(
     { tasks, resources, isServe, anchorMin, away: ask.away, windows, kitchen, asksWhy: true },

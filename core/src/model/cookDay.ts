@@ -50,12 +50,13 @@ export const DaySettings = z.strictObject({
   /** Nobody is there from this full hour to that one; null = somebody always is. */
   night: z.strictObject({ from: hour, to: hour }).nullable(),
   /** Tasks that the person has put at a time. */
-  held: z.array(z.strictObject({ taskId, startMin: minute })).max(40),
+  held: z.array(z.strictObject({ id: taskId, startMin: minute })).max(40),
 })
 export type DaySettings = z.infer<typeof DaySettings>
 
 /** What was done with a task, and when. `missed`: its time went by while nobody saw it. */
 export const DayEvent = z.strictObject({
+  id,
   taskId,
   what: z.enum(['begun', 'ended', 'skipped', 'missed', 'longer']),
   at: moment,

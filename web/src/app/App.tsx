@@ -3,6 +3,7 @@ import { createBrowserRouter } from 'react-router'
 import { RouterProvider } from 'react-router/dom'
 import {
   fetchBench,
+  flushDayOnLeave,
   flushKitchenOnLeave,
   flushOnLeave,
   holdTab,
@@ -66,6 +67,7 @@ function useSavingOnLeave(): void {
     const leave = () => {
       flushOnLeave()
       flushKitchenOnLeave()
+      flushDayOnLeave()
     }
     const hide = () => {
       if (document.visibilityState === 'hidden') leave()

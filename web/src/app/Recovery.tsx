@@ -7,6 +7,8 @@ import { Button, buttonClass, Card, CardTitle, saveFile } from '../ui'
 const WHAT: Record<DamagedEntry['table'], string> = {
   dishes: 'A dish',
   trials: 'A kept trial',
+  days: 'A day at the counter',
+  photos: 'A picture of a day',
   ingredients: 'An ingredient of your own',
   kitchen: 'The kitchen’s settings',
 }

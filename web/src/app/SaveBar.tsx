@@ -3,14 +3,17 @@ import { Redo2, Undo2 } from 'lucide-react'
 import { useLocation } from 'react-router'
 import {
   redo,
+  redoDay,
   redoKitchen,
   redoShelf,
   type DocumentState,
   type SaveState,
   undo,
+  undoDay,
   undoKitchen,
   undoShelf,
   useKitchenDocument,
+  useOpenDay,
   useOpenDish,
   useShelfActs,
 } from '../store'
@@ -31,6 +34,8 @@ export function useScreenDocument() {
   const { pathname } = useLocation()
   const dish = useOpenDish(historyOf)
   const kitchen = useKitchenDocument(historyOf)
+  const day = useOpenDay(historyOf)
+  const daySave = useOpenDay((state) => state.save)
   const shelf = useShelfActs(
     ({ past, future }) => `${past.at(-1)?.label ?? ''}\n${future.at(-1)?.label ?? ''}`,
   )
@@ -40,6 +45,15 @@ export function useScreenDocument() {
   }
   const dishSave = useOpenDish((state) => state.save)
   const kitchenSave = useKitchenDocument((state) => state.save)
+  // On Cook it is the day that is changed.
+  if (/^\/dish\/[^/]+\/cook|^\/day\//.test(pathname))
+    return {
+      of: 'day',
+      save: daySave,
+      ...split(day),
+      undo: tell('Undone', undoDay),
+      redo: tell('Done again', redoDay),
+    }
   if (pathname.startsWith('/dish/'))
     return {
       of: 'dish',

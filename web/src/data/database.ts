@@ -1,4 +1,12 @@
-import { type Dish, type Ingredient, type Kitchen, type Trial, upgradeParts } from '@frijol/core/model'
+import {
+  type CookDay,
+  type Dish,
+  type Ingredient,
+  type Kitchen,
+  type Photo,
+  type Trial,
+  upgradeParts,
+} from '@frijol/core/model'
 import Dexie, { type DexieOptions, type EntityTable } from 'dexie'
 import type { Patch } from 'immer'
 
@@ -42,6 +50,8 @@ export class FrijolDatabase extends Dexie {
   history!: EntityTable<HistoryRow, 'id'>
   trials!: EntityTable<Trial, 'id'>
   ingredients!: EntityTable<Ingredient, 'id'>
+  days!: EntityTable<DocumentRow<CookDay>, 'id'>
+  photos!: EntityTable<Photo, 'id'>
 
   constructor(name = 'frijol', options: DexieOptions = {}) {
     // What is called saved is on the disk, not on its way there.
@@ -92,6 +102,8 @@ export class FrijolDatabase extends Dexie {
             reference.value = { id: row.id, value: row.kitchen, revision: now, saves: [], savedAt: now }
           })
       })
+    // Days at the counter, found by the dishes that they cook, and the pictures that belong to them.
+    this.version(4).stores({ days: 'id, savedAt, *value.dishIds', photos: 'id, dayId' })
   }
 }
 

@@ -32,23 +32,34 @@ async function keepTrials(
   dish: Dish,
   save: { put: readonly Besides[]; remove: readonly Besides[] },
 ): Promise<Dish> {
-  const { trials } = database()
-  await trials.bulkDelete(save.remove.map(({ trial }) => trial.id))
+  await database().trials.bulkDelete(save.remove.map(({ trial }) => trial.id))
   let next = dish
-  for (const { trial } of save.put) {
-    const others = await trials
-      .where('dishId')
-      .equals(dish.id)
-      .filter(({ id, number }) => id !== trial.id && Number.isInteger(number))
-      .toArray()
-    const highest = Math.max(0, ...others.map(({ number }) => number))
-    const number = others.some((other) => other.number === trial.number) ? highest + 1 : trial.number
-    await trials.put({ ...trial, number })
-    if (next.trial.number <= Math.max(number, highest))
-      next = { ...next, trial: { number: Math.max(number, highest) + 1, fromNumber: number, why: [] } }
-  }
+  for (const { trial } of save.put) next = goingOn(next, await putTrial(trial))
   return next
 }
+
+/**
+ * Puts a trial in; a number that is taken is not given twice. Inside a transaction over the trials.
+ * @returns the number that it got, and the highest that its dish has
+ */
+export async function putTrial(trial: Trial): Promise<{ number: number; highest: number }> {
+  const { trials } = database()
+  const others = await trials
+    .where('dishId')
+    .equals(trial.dishId)
+    .filter(({ id, number }) => id !== trial.id && Number.isInteger(number))
+    .toArray()
+  const highest = Math.max(0, ...others.map(({ number }) => number))
+  const number = others.some((other) => other.number === trial.number) ? highest + 1 : trial.number
+  await trials.put({ ...trial, number })
+  return { number, highest: Math.max(number, highest) }
+}
+
+/** A dish that goes on after a trial of it was kept. */
+export const goingOn = (dish: Dish, { number, highest }: { number: number; highest: number }): Dish =>
+  dish.trial.number > highest
+    ? dish
+    : { ...dish, trial: { number: highest + 1, fromNumber: number, why: [] } }
 
 export const dishRepository = documentRepository<Dish>({
   kind: 'dish',

@@ -19,7 +19,7 @@ export interface Stored<T> {
 export interface BadRow {
   readonly kind: 'bad'
   readonly id: string
-  readonly table: 'dishes' | 'kitchen' | 'trials' | 'ingredients'
+  readonly table: 'dishes' | 'kitchen' | 'days' | 'trials' | 'ingredients' | 'photos'
   /** What is wrong, in words. */
   readonly fault: string
   readonly raw: unknown
@@ -66,12 +66,14 @@ export interface DocumentRepository<T> {
 
 export interface RepositorySetup<T> {
   readonly kind: string
-  readonly table: 'dishes' | 'kitchen'
+  readonly table: 'dishes' | 'kitchen' | 'days'
   readonly parse: (value: unknown) => Result<T>
   /** What an absent document is; without it, an absent one is gone. */
   readonly initial?: T
   /** Writes what comes with a save, inside its transaction; may change the document. */
   readonly besides?: (value: T, save: Pick<Save<T>, 'put' | 'remove'>) => Promise<T>
+  /** Whether what comes with a save changes dishes, too. */
+  readonly reachesDishes?: boolean
 }
 
 /** Most undo steps that are kept with a document. */
@@ -154,8 +156,9 @@ export function documentRepository<T>(setup: RepositorySetup<T>): DocumentReposi
     return read.kind === 'none' ? none(id) : read
   }
   const inTransaction = <R>(mode: 'r' | 'rw', work: (transaction: Transaction) => Promise<R>): Promise<R> => {
-    const { history, trials } = database()
-    return database().transaction(mode, [table(), history, trials], work)
+    const { dishes, history, trials } = database()
+    const others = setup.reachesDishes === true && mode === 'rw' ? [dishes] : []
+    return database().transaction(mode, [table(), history, trials, ...others], work)
   }
 
   return {

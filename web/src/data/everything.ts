@@ -1,12 +1,30 @@
-import { type BackupContent, defaultKitchen, type Dish, type Trial } from '@frijol/core/model'
+import { type BackupContent, defaultKitchen, type Dish, Photo, type Trial } from '@frijol/core/model'
 import { database } from './database'
-import { dishRepository, numberOr0, putDish, trialsOf } from './dishes'
+import { dayRepository, putDay } from './days'
+import { dishRepository, numberOr0, parsing, putDish, trialsOf } from './dishes'
 import { type BadRow, historyId, putStored, revisionAfter } from './documents'
 import { KITCHEN_ID, kitchenRepository, ownFoodsOf } from './kitchen'
 
 const all = <T>(mode: 'r' | 'rw', work: () => Promise<T>): Promise<T> => {
-  const { dishes, history, trials, ingredients, kitchen } = database()
-  return database().transaction(mode, [dishes, history, trials, ingredients, kitchen], work)
+  const { dishes, history, trials, ingredients, kitchen, days, photos } = database()
+  const tables = [dishes, history, trials, ingredients, kitchen, days, photos]
+  return database().transaction(mode, tables, work)
+}
+
+const parsePhoto = parsing(Photo)
+/** Pictures among raw rows, and what is damaged. */
+function readPhotos(rows: readonly unknown[]): { photos: Photo[]; bad: BadRow[] } {
+  const photos: Photo[] = []
+  const bad: BadRow[] = []
+  for (const raw of rows) {
+    const read = parsePhoto(raw)
+    if (read.ok) photos.push(read.value)
+    else {
+      const id = String((raw as { id?: unknown }).id)
+      bad.push({ kind: 'bad', table: 'photos', id, fault: read.issues[0]?.message ?? 'damaged', raw })
+    }
+  }
+  return { photos, bad }
 }
 
 export interface Everything {
@@ -22,6 +40,8 @@ export async function readAll(): Promise<Everything> {
     const kitchen = await kitchenRepository.read(KITCHEN_ID)
     const trials = trialsOf(await database().trials.toArray())
     const foods = ownFoodsOf(await database().ingredients.toArray())
+    const days = (await database().days.toArray()).map((row) => dayRepository.parse(row, undefined))
+    const pictures = readPhotos(await database().photos.toArray())
     if (kitchen.kind === 'none') throw new Error('the kitchen always has a value')
     return {
       content: {
@@ -29,9 +49,13 @@ export async function readAll(): Promise<Everything> {
         dishes: found.flatMap((one) => (one.kind === 'row' ? [one.row.value] : [])),
         trials: [...trials.trials],
         ingredients: [...foods.own],
+        days: days.flatMap((one) => (one.kind === 'row' ? [one.row.value] : [])),
+        photos: pictures.photos,
       },
       bad: [
         ...found.flatMap((one) => (one.kind === 'bad' ? [one] : [])),
+        ...days.flatMap((one) => (one.kind === 'bad' ? [one] : [])),
+        ...pictures.bad,
         ...trials.bad,
         ...foods.bad,
         ...(kitchen.kind === 'bad' ? [kitchen] : []),
@@ -62,8 +86,15 @@ export async function restoreAll(content: BackupContent): Promise<void> {
     for (const [at, dish] of content.dishes.entries()) await putDish(dish, now - at)
     await trials.bulkPut(content.trials)
     await ingredients.bulkPut(content.ingredients)
+    await putDays(content.days ?? [])
+    await database().photos.bulkPut(content.photos ?? [])
     await putKitchen(content.kitchen)
   })
+}
+
+async function putDays(all: NonNullable<BackupContent['days']>): Promise<void> {
+  const now = Date.now()
+  for (const [at, day] of all.entries()) await putDay(day, now - at)
 }
 
 async function putKitchen(kitchen: BackupContent['kitchen']): Promise<void> {
@@ -96,6 +127,12 @@ export async function addMissing(content: BackupContent): Promise<readonly Dish[
     const known = await ingredients.bulkGet(content.ingredients.map(({ id }) => id))
     await ingredients.bulkPut(content.ingredients.filter((_food, at) => known[at] === undefined))
     if ((await kitchen.get(KITCHEN_ID)) === undefined) await putKitchen(content.kitchen)
+    const { days, photos } = database()
+    const hasDay = await days.bulkGet((content.days ?? []).map(({ id }) => id))
+    const newDays = (content.days ?? []).filter((_day, at) => hasDay[at] === undefined)
+    await putDays(newDays)
+    const dayIds = new Set(newDays.map(({ id }) => id))
+    await photos.bulkPut((content.photos ?? []).filter(({ dayId }) => dayIds.has(dayId)))
     return added
   })
 }
@@ -113,8 +150,9 @@ export async function removeBad({ table, id }: BadRow): Promise<() => Promise<vo
     const rows = database().table(table)
     const raw: unknown = await rows.get(id)
     await rows.delete(id)
-    if (table === 'dishes' || table === 'kitchen')
-      await database().history.delete(historyId(table === 'dishes' ? 'dish' : 'kitchen', id))
+    const kind =
+      table === 'dishes' ? 'dish' : table === 'days' ? 'day' : table === 'kitchen' ? 'kitchen' : null
+    if (kind !== null) await database().history.delete(historyId(kind, id))
     return async () => {
       // Never over what took its place meanwhile.
       if (raw !== undefined && (await rows.get(id)) === undefined) await rows.put(raw)

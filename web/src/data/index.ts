@@ -7,6 +7,7 @@ export {
   openStorage,
   type StorageKind,
 } from './database'
+export { addDay, addPhoto, dayRepository, photosOf, watchDishes, watchOpenDay } from './days'
 export { fetchLibrary } from './fetchLibrary'
 export type { BadRow, DocumentRepository, Found, Save, Saved, Stored } from './documents'
 export {

@@ -66,6 +66,6 @@ export { importPantry, keepOwnFood, keepPartAsFood, removeOwnFood } from './pant
 export { type ClashPlace, useClashPlaces } from './clash'
 export { isRecipeFile } from '../workers'
 export { showProposal, useProposal } from './proposal'
-export { type DaySettings, setDay, useDayPlan, useDaySettings } from './planning'
+export * from './day'
 export { isCooked, takeProposal, type Tuning, useTaken, useTuning, withoutChanges } from './tuning'
 export { takeBackTurnDown, turnDown, useConversion, useSwaps } from './swapping'

@@ -43,14 +43,18 @@ function observationsOf(dish: Dish, steps: readonly Step[]): Observation[] {
 export function watchWeighings(): () => void {
   return onAct((before, dish) => {
     const changed = newlyWeighed(before, dish)
-    if (changed.length === 0) return
-    const ids = new Set(changed.map(({ id }) => observationId(id, dish.trial.number)))
-    const made = observationsOf(dish, changed)
-    changeKitchen('learn from a weighing', (kitchen) => ({
-      ...kitchen,
-      observations: [...kitchen.observations.filter(({ id }) => !ids.has(id)), ...made].slice(-2000),
-    }))
+    if (changed.length > 0) learnFrom(dish, changed)
   })
+}
+
+/** What weighed steps of a dish say of this kitchen is kept, in the place of what they said before. */
+export function learnFrom(dish: Dish, steps: readonly Step[]): void {
+  const ids = new Set(steps.map(({ id }) => observationId(id, dish.trial.number)))
+  const made = observationsOf(dish, steps)
+  changeKitchen('learn from a weighing', (kitchen) => ({
+    ...kitchen,
+    observations: [...kitchen.observations.filter(({ id }) => !ids.has(id)), ...made].slice(-2000),
+  }))
 }
 
 /** Forgets what was learned of an operation in a vessel: the default constant holds again. */

@@ -1,3 +1,3 @@
 export { type JobOptions, runJob } from './door'
 export { type ImportReport, isRecipeFile, type NamedFile } from './recipeFiles'
-export type { PlanResult, TuneResult } from './jobs'
+export type { PlanResult, ReplanResult, TuneResult } from './jobs'

@@ -1,6 +1,6 @@
-import { type DayAsk, type DayPlan, planDay } from '@frijol/core/day'
+import { type DayAsk, type DayPlan, planDay, replan, type Replanned } from '@frijol/core/day'
 import { indexFoods } from '@frijol/core/measure'
-import type { Dish, Kitchen } from '@frijol/core/model'
+import type { CookSession, Dish, Kitchen } from '@frijol/core/model'
 import { ownWordsOf, readRecipeMethod, stepFrom } from '@frijol/core/reading'
 import type { Ingredient } from '@frijol/core/model'
 import { PlanFault } from '@frijol/core/schedule'
@@ -20,6 +20,7 @@ import { nanoid } from 'nanoid'
 import { fetchLibrary } from '../data/fetchLibrary'
 import { importRecipes } from './importRecipes'
 import type { ImportReport, NamedFile, Report } from './recipeFiles'
+import { shrinkPhoto, type ShrunkPhoto } from './shrinkPhoto'
 
 export interface ImportInput {
   readonly files: readonly NamedFile[]
@@ -53,6 +54,14 @@ export interface PlanInput {
   readonly own: readonly Ingredient[]
 }
 
+export interface ReplanInput {
+  readonly session: CookSession
+  readonly cooks: number
+  readonly away: DayAsk['away']
+  readonly kitchen: Kitchen
+  readonly nowMs: number
+}
+
 /** The library as the person has it, in the worker. */
 async function libraryOf(kitchen: Kitchen, own: readonly Ingredient[]) {
   return withOriginals(withOwn(libraryFrom(await fetchLibrary()), own), kitchen.originals)
@@ -69,6 +78,11 @@ const PLAN_EFFORT = 8000
 /** A day on the clock, or what stands in its way. */
 export type PlanResult =
   | { readonly ok: true; readonly plan: DayPlan }
+  | { readonly ok: false; readonly message: string; readonly hint: string }
+
+/** What is left of a day, or what stands in its way. */
+export type ReplanResult =
+  | { readonly ok: true; readonly plan: Replanned }
   | { readonly ok: false; readonly message: string; readonly hint: string }
 
 /** Everything that is worked out beside the screen: plain data in, plain data out, told how far it is. */
@@ -111,6 +125,20 @@ export const JOBS = {
       if (error instanceof PlanFault) return { ok: false, message: error.message, hint: error.hint }
       throw error
     }
+  },
+  replan: ({ session, nowMs, ...bench }: ReplanInput, onProgress: () => void): Promise<ReplanResult> => {
+    onProgress()
+    try {
+      return Promise.resolve({ ok: true, plan: replan(session, bench, nowMs) })
+    } catch (error) {
+      if (error instanceof PlanFault)
+        return Promise.resolve({ ok: false, message: error.message, hint: error.hint })
+      throw error
+    }
+  },
+  shrinkPhoto: ({ file }: { readonly file: Blob }, onProgress: () => void): Promise<ShrunkPhoto> => {
+    onProgress()
+    return shrinkPhoto(file)
   },
   swap: async ({ dish, ask, kitchen, own }: SwapInput, onProgress: () => void): Promise<SwapProposal[]> => {
     const library = await libraryOf(kitchen, own)

@@ -1,6 +1,19 @@
 import { type DayPlan, daySheet, dayToIcal, spell } from '@frijol/core/day'
-import { CalendarDays, Printer } from 'lucide-react'
-import { setDay, useDayPlan, useDaySettings, useDish } from '../../store'
+import type { Dish, TimedTask } from '@frijol/core/model'
+import { clsx } from 'clsx'
+import { CalendarDays, CookingPot, Printer } from 'lucide-react'
+import { useState } from 'react'
+import { useNavigate } from 'react-router'
+import {
+  dayCommands,
+  sessionOf,
+  useDayDishes,
+  useDayPlan,
+  useDaySettings,
+  useDish,
+  useDishNames,
+  useOpenDay,
+} from '../../store'
 import {
   Button,
   Card,
@@ -12,26 +25,44 @@ import {
   HeaderActions,
   saveFile,
   TextInput,
+  toast,
+  ToggleChip,
 } from '../../ui'
 import { clock, day } from './clock'
 import { DayList } from './DayList'
 import { dayBegins } from './dayLayout'
 import { DayMap } from './DayMap'
+import { dishTone } from './dishTone'
+import { MoveTask } from './MoveTask'
 
+const ANCHORS = ['serve', 'start'] as const
+const ANCHOR_NAMES = { serve: 'Served at', start: 'Begun at' } as const
 const COOKS = ['1', '2', '3'] as const
 const COOK_NAMES = { '1': 'One cook', '2': 'Two', '3': 'Three' } as const
 const NIGHTS = ['night', 'always'] as const
 const NIGHT_NAMES = { night: 'Nobody from 22 to 7', always: 'Somebody always' } as const
 const NIGHT = { from: 22, to: 7 }
 
-/** Cook: the day on the clock, planned backwards from when it is served. */
+/** Cook: the day on the clock, planned backwards from when it is served or forwards from when it begins. */
 export function CookStage() {
   const dish = useDish()
   const hasSteps = dish.parts.some(({ steps }) => steps.length > 0)
-  const { value, hasFailed } = useDayPlan()
+  const planning = useDaySettings()
+  const { settings, day: document } = planning
+  const dishes = useDayDishes(dish, document?.dishIds ?? [dish.id])
+  const { value, hasFailed } = useDayPlan(dishes, hasSteps ? settings : null)
   const plan = value?.ok === true ? value.plan : null
+  const navigate = useNavigate()
+  const [moving, setMoving] = useState<Moving | null>(null)
   if (!hasSteps)
     return <Empty sentence="Nothing is done yet. Write the method first: the day follows from its steps." />
+  const isBegun = document?.session != null
+  const start = async () => {
+    if (plan === null) return
+    await planning.run(dayCommands.beginDay(sessionOf(plan, dishes)))
+    const id = useOpenDay.getState().value?.id
+    if (id !== undefined) void navigate(`/day/${id}`)
+  }
   return (
     <div className="grid items-start gap-4 pb-6 lg:grid-cols-[minmax(0,1fr)_300px] print:block">
       <HeaderActions>
@@ -44,7 +75,6 @@ export function CookStage() {
           <Printer size={16} aria-hidden="true" /> Day sheet
         </Button>
         <Button
-          tone="primary"
           disabled={plan === null}
           onClick={() =>
             plan !== null && saveFile('day.ics', 'text/calendar', dayToIcal(plan, new Date().toISOString()))
@@ -52,9 +82,24 @@ export function CookStage() {
         >
           <CalendarDays size={16} aria-hidden="true" /> Calendar
         </Button>
+        {isBegun ? (
+          <Button tone="primary" onClick={() => void navigate(`/day/${document.id}`)}>
+            <CookingPot size={16} aria-hidden="true" /> Back to the counter
+          </Button>
+        ) : (
+          <Button tone="primary" disabled={plan === null} onClick={() => void start()}>
+            <CookingPot size={16} aria-hidden="true" /> Start cooking
+          </Button>
+        )}
       </HeaderActions>
       <div className="grid gap-4">
-        <Asked />
+        {isBegun && (
+          <Card className="border-turmeric bg-turmeric-soft px-4 py-3 text-sm" role="status">
+            This day has begun: what is done at the counter is written there. The plan below is of the method
+            as it is now.
+          </Card>
+        )}
+        <Asked planning={planning} dishId={dish.id} />
         {value === null ? (
           <p role={hasFailed ? 'alert' : 'status'} className="m-0 text-ink-2">
             {hasFailed
@@ -62,58 +107,124 @@ export function CookStage() {
               : 'Planning the day …'}
           </p>
         ) : value.ok ? (
-          <Planned plan={value.plan} />
+          <Planned plan={value.plan} {...{ planning, dishes, moving, setMoving }} />
         ) : (
           <Card className="p-4" role="alert">
             <CardTitle title="No plan keeps everything" />
             <p className="m-0 text-sm">{value.message}</p>
             <p className="m-0 mt-1 text-sm text-ink-2">{value.hint}</p>
+            {settings.held.length > 0 && (
+              <Button className="mt-2" onClick={() => planning.change('let all tasks go', { held: [] })}>
+                Let the tasks go that were put at a time
+              </Button>
+            )}
           </Card>
         )}
       </div>
-      {plan !== null && <Beside plan={plan} />}
+      {plan !== null && <Beside plan={plan} planning={planning} setMoving={setMoving} />}
     </div>
   )
 }
 
-/** When it is served, by how many, and whether nights are free. */
-function Asked() {
-  const { serve, cooks, night } = useDaySettings()
+type Planning = ReturnType<typeof useDaySettings>
+
+/** Which dishes, when they are served or begun, by how many, and whether nights are free. */
+function Asked({ planning, dishId }: { planning: Planning; dishId: string }) {
+  const { day: document, settings, change, setDishes } = planning
+  const { anchor, cooks, night } = settings
+  const names = useDishNames()
+  const chosen = document?.dishIds ?? [dishId]
   return (
-    <Card className="flex flex-wrap items-end gap-x-5 gap-y-1 px-4 pt-3 pb-1" aria-label="The day">
-      <div className="mb-2">
-        <Field label="Served at">
-          {(props) => (
-            <TextInput
-              {...props}
-              type="datetime-local"
-              value={serve}
-              onChange={(event) => event.target.value !== '' && setDay({ serve: event.target.value })}
-            />
-          )}
-        </Field>
+    <Card className="grid gap-1 px-4 pt-3 pb-1" aria-label="The day">
+      {names.length > 1 && (
+        <div role="group" aria-label="Dishes" className="mb-1 flex flex-wrap gap-1.5">
+          {names.map(({ id, name }) => (
+            <ToggleChip
+              key={id}
+              tone="mung"
+              isOn={chosen.includes(id)}
+              onChange={() => {
+                if (id === dishId) toast('This is the dish that is open: its day has it.')
+                else setDishes(chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id])
+              }}
+            >
+              {name}
+            </ToggleChip>
+          ))}
+        </div>
+      )}
+      <div className="flex flex-wrap items-end gap-x-5 gap-y-1">
+        <Choice
+          label="What is fixed"
+          value={anchor.kind}
+          options={ANCHORS}
+          names={ANCHOR_NAMES}
+          onChange={(kind) => change('fix the other end of the day', { anchor: { ...anchor, kind } })}
+        />
+        <div className="mb-2">
+          <Field label={anchor.kind === 'serve' ? 'Served at' : 'Begun at'}>
+            {(props) => (
+              <TextInput
+                {...props}
+                type="datetime-local"
+                value={anchor.at}
+                onChange={({ target }) =>
+                  target.value !== '' &&
+                  change('set the time', { anchor: { ...anchor, at: target.value.slice(0, 16) } })
+                }
+              />
+            )}
+          </Field>
+        </div>
+        <Choice
+          label="Cooks"
+          value={COOKS.find((one) => Number(one) === cooks) ?? '1'}
+          options={COOKS}
+          names={COOK_NAMES}
+          onChange={(next) => change('set the cooks', { cooks: Number(next) })}
+        />
+        <Choice
+          label="Nights"
+          value={night === null ? 'always' : 'night'}
+          options={NIGHTS}
+          names={NIGHT_NAMES}
+          onChange={(next) => change('set the nights', { night: next === 'always' ? null : NIGHT })}
+        />
       </div>
-      <Choice
-        label="Cooks"
-        value={COOKS.find((one) => Number(one) === cooks) ?? '1'}
-        options={COOKS}
-        names={COOK_NAMES}
-        onChange={(next) => setDay({ cooks: Number(next) })}
-      />
-      <Choice
-        label="Nights"
-        value={night === null ? 'always' : 'night'}
-        options={NIGHTS}
-        names={NIGHT_NAMES}
-        onChange={(next) => setDay({ night: next === 'always' ? null : NIGHT })}
-      />
     </Card>
   )
 }
 
-function Planned({ plan }: { plan: DayPlan }) {
+interface PlannedProps {
+  plan: DayPlan
+  planning: Planning
+  dishes: readonly Dish[]
+  /** The task that is being put at another time. */
+  moving: Moving | null
+  setMoving: (moving: Moving | null) => void
+}
+interface Moving {
+  readonly id: string
+  readonly startMin: number
+}
+
+/** Held and let go. */
+function holdingOf({ settings, run }: Planning) {
+  return {
+    held: new Set(settings.held.map(({ id }) => id)),
+    onLetGo: ({ id }: TimedTask) => void run(dayCommands.holdTask(id, null)),
+    hold: (id: string, startMin: number) => void run(dayCommands.holdTask(id, startMin)),
+  }
+}
+
+function Planned({ plan, planning, dishes, moving, setMoving }: PlannedProps) {
   const begins = dayBegins(plan)
   const today = plan.tasks.filter(({ endMin }) => endMin > begins)
+  const { held, onLetGo, hold } = holdingOf(planning)
+  const task = plan.tasks.find(({ id }) => id === moving?.id)
+  const names = [...new Map(plan.tasks.map(({ dishId, dish }) => [dishId, dish]))].sort(([a], [b]) =>
+    a < b ? -1 : 1,
+  )
   return (
     <>
       <Card className="overflow-hidden px-4 py-3">
@@ -127,12 +238,49 @@ function Planned({ plan }: { plan: DayPlan }) {
               ? `no plan is shorter: ${spell(plan.spanMin)} in all`
               : `${spell(plan.spanMin)} in all; none is below ${spell(plan.lowerBoundMin)}`}
           </Chip>
+          {names.length > 1 &&
+            names.map(([id, name], at) => (
+              <span key={id} className="ml-1 inline-flex items-center gap-1.5 text-[13px] max-sm:hidden">
+                <i
+                  aria-hidden="true"
+                  className={clsx('inline-block h-3 w-5 rounded-full border', dishTone(at).swatch)}
+                />
+                {name}
+              </span>
+            ))}
         </div>
-        <DayMap plan={plan} begins={begins} />
+        <DayMap
+          plan={plan}
+          begins={begins}
+          held={held}
+          onMove={(id, startMin) => setMoving({ id, startMin })}
+        />
       </Card>
+      {moving !== null && task !== undefined && (
+        <MoveTask
+          task={task}
+          startMin={moving.startMin}
+          plan={plan}
+          dishes={dishes}
+          settings={planning.settings}
+          onChange={(startMin) => setMoving({ ...moving, startMin })}
+          onTake={() => {
+            hold(moving.id, moving.startMin)
+            setMoving(null)
+          }}
+          onLeave={() => setMoving(null)}
+        />
+      )}
       <Card className="px-4 py-3">
         <CardTitle title="By the clock" aside={`${today.length} tasks`} />
-        <DayList tasks={today} label="By the clock" />
+        <DayList
+          tasks={today}
+          label="By the clock"
+          namesDishes={names.length > 1}
+          held={held}
+          onLetGo={onLetGo}
+          onMove={({ id, startMin }) => setMoving({ id, startMin })}
+        />
       </Card>
     </>
   )
@@ -140,7 +288,8 @@ function Planned({ plan }: { plan: DayPlan }) {
 
 const MOST_WAITS = 5
 
-function Beside({ plan }: { plan: DayPlan }) {
+function Beside({ plan, planning, setMoving }: Pick<PlannedProps, 'plan' | 'planning' | 'setMoving'>) {
+  const { held, onLetGo } = holdingOf(planning)
   const begins = dayBegins(plan)
   const before = plan.tasks.filter(({ startMin }) => startMin < begins)
   return (
@@ -148,7 +297,14 @@ function Beside({ plan }: { plan: DayPlan }) {
       {before.length > 0 && (
         <Card className="px-3.5 py-3">
           <CardTitle title="Before that" />
-          <DayList tasks={before} label="Before that" />
+          <DayList
+            tasks={before}
+            label="Before that"
+            namesDishes={new Set(plan.tasks.map(({ dishId }) => dishId)).size > 1}
+            held={held}
+            onLetGo={onLetGo}
+            onMove={({ id, startMin }) => setMoving({ id, startMin })}
+          />
         </Card>
       )}
       <Card className="px-3.5 py-3">

@@ -1,10 +1,21 @@
 import { spell } from '@frijol/core/day'
 import type { TimedTask } from '@frijol/core/model'
-import { Tag } from '../../ui'
+import { Pin, PinOff } from 'lucide-react'
+import { IconButton, Tag } from '../../ui'
 import { clock, day } from './clock'
 
-/** Tasks by the clock, a heading for each day. */
-export function DayList({ tasks, label }: { tasks: readonly TimedTask[]; label: string }) {
+export interface DayListProps {
+  tasks: readonly TimedTask[]
+  label: string
+  /** Whether the dish of each task is named. */
+  namesDishes: boolean
+  held: ReadonlySet<string>
+  onMove: (task: TimedTask) => void
+  onLetGo: (task: TimedTask) => void
+}
+
+/** Tasks by the clock, a heading for each day; each can be put at another time. */
+export function DayList({ tasks, label, namesDishes, held, onMove, onLetGo }: DayListProps) {
   const days = [...new Set(tasks.map(({ startMin }) => day(startMin)))]
   return (
     <div aria-label={label} role="group">
@@ -14,25 +25,20 @@ export function DayList({ tasks, label }: { tasks: readonly TimedTask[]; label: 
           <ol className="m-0 list-none p-0">
             {tasks
               .filter(({ startMin }) => day(startMin) === one)
-              .map(
-                ({
-                  id,
-                  kind,
-                  label: words,
-                  part,
-                  startMin,
-                  endMin,
-                  stationLabel,
-                  station,
-                  tempC,
-                  attendance,
-                }) => (
-                  <li key={id} className="flex items-baseline gap-3 border-b border-line/60 py-1.5 text-sm">
+              .map((task) => {
+                const { id, kind, label: words, part, startMin, endMin } = task
+                const { stationLabel, station, tempC, attendance, dish } = task
+                return (
+                  <li
+                    key={id}
+                    className="group flex items-baseline gap-3 border-b border-line/60 py-1.5 text-sm"
+                  >
                     <b className="w-12 shrink-0 tabular-nums">{clock(startMin)}</b>
                     <span className="min-w-0 flex-1">
                       {words}
                       <span className="text-ink-2">
-                        {part === '' ? '' : `, ${part.toLowerCase()}`}
+                        {namesDishes && kind !== 'plate' ? `, ${dish.toLowerCase()}` : ''}
+                        {part === '' || part === dish ? '' : `, ${part.toLowerCase()}`}
                         {station === 'counter' ? '' : `, ${stationLabel}`}
                         {tempC === null ? '' : ` at ${Math.round(tempC)} °C`}
                       </span>
@@ -47,9 +53,26 @@ export function DayList({ tasks, label }: { tasks: readonly TimedTask[]; label: 
                         {kind === 'check' && <Tag tone="turmeric">look</Tag>} {spell(endMin - startMin)}
                       </span>
                     )}
+                    {held.has(id) ? (
+                      <IconButton
+                        label={`Let ${words} go from ${clock(startMin)}`}
+                        className="no-print -my-1 shrink-0 text-aubergine"
+                        onClick={() => onLetGo(task)}
+                      >
+                        <PinOff size={14} aria-hidden="true" />
+                      </IconButton>
+                    ) : (
+                      <IconButton
+                        label={`Put ${words} at another time`}
+                        className="no-print -my-1 shrink-0"
+                        onClick={() => onMove(task)}
+                      >
+                        <Pin size={14} aria-hidden="true" />
+                      </IconButton>
+                    )}
                   </li>
-                ),
-              )}
+                )
+              })}
           </ol>
         </section>
       ))}

@@ -1,12 +1,45 @@
 import type { DayPlan } from '@frijol/core/day'
+import { clsx } from 'clsx'
+import { type PointerEvent, useMemo, useRef, useState } from 'react'
 import { clock } from './clock'
+import { dishTone } from './dishTone'
 import { layoutOf, WIDTH } from './dayLayout'
 
+export interface DayMapProps {
+  plan: DayPlan
+  begins: number
+  /** Tasks that a person has put at a time. */
+  held: ReadonlySet<string>
+  /** A task was dragged to another time. */
+  onMove: (taskId: string, startMin: number) => void
+}
+
+const STEP_MIN = 5
+/** A press that moves less is no drag, units of the picture. */
+const LEAST_DRAG = 6
+
+/** What is being dragged, and how far. */
+interface Dragged {
+  readonly id: string
+  readonly fromX: number
+  readonly by: number
+}
+
 /** The day as a map: stations down, the clock across, one line where the cook stands, and what goes by itself under it. */
-export function DayMap({ plan, begins }: { plan: DayPlan; begins: number }) {
-  const { lanes, path, bars, words, checks, ticks, height, serveX } = layoutOf(plan, begins)
+export function DayMap({ plan, begins, held, onMove }: DayMapProps) {
+  const { lanes, path, bars, words, checks, ticks, height, serveX, minutesPerUnit } = useMemo(
+    () => layoutOf(plan, begins),
+    [plan, begins],
+  )
+  const svg = useRef<SVGSVGElement | null>(null)
+  const [drag, setDrag] = useState<Dragged | null>(null)
+  /** Where a pointer is, in units of the picture. */
+  const at = (event: PointerEvent): number =>
+    (event.clientX * WIDTH) / Math.max(1, svg.current?.getBoundingClientRect().width ?? WIDTH)
+  const rounded = (by: number): number => Math.round((by * minutesPerUnit) / STEP_MIN) * STEP_MIN
   return (
     <svg
+      ref={svg}
       viewBox={`0 0 ${WIDTH} ${height}`}
       className="block w-full max-sm:hidden"
       role="img"
@@ -43,15 +76,43 @@ export function DayMap({ plan, begins }: { plan: DayPlan; begins: number }) {
         strokeLinejoin="round"
         strokeLinecap="round"
       />
-      {bars.map(({ id, x, y, width, words: text, full }) => (
-        <g key={id}>
-          <title>{full}</title>
-          <rect x={x} y={y} width={width} height={20} rx={10} className="fill-mung-soft stroke-mung-line" />
-          <text x={x + 8} y={y + 14} className="fill-mung-deep text-[11px] font-semibold">
-            {text}
-          </text>
-        </g>
-      ))}
+      {bars.map(({ id, x, y, width, words: text, full, dish, startMin }) => {
+        const tone = dishTone(dish)
+        const by = drag?.id === id ? drag.by : 0
+        return (
+          <g
+            key={id}
+            className="cursor-grab touch-pan-y"
+            transform={by === 0 ? undefined : `translate(${by} 0)`}
+            onPointerDown={(event) => {
+              event.currentTarget.setPointerCapture(event.pointerId)
+              setDrag({ id, fromX: at(event), by: 0 })
+            }}
+            onPointerMove={(event) => {
+              if (drag?.id === id) setDrag({ ...drag, by: at(event) - drag.fromX })
+            }}
+            onPointerCancel={() => setDrag(null)}
+            onPointerUp={() => {
+              setDrag(null)
+              if (Math.abs(by) >= LEAST_DRAG && rounded(by) !== 0) onMove(id, startMin + rounded(by))
+            }}
+          >
+            <title>{full}</title>
+            <rect
+              x={x}
+              y={y}
+              width={width}
+              height={20}
+              rx={10}
+              strokeWidth={held.has(id) ? 2.5 : 1}
+              className={tone.bar}
+            />
+            <text x={x + 8} y={y + 14} className={clsx('text-[11px] font-semibold', tone.word)}>
+              {by === 0 ? text : clock(startMin + rounded(by))}
+            </text>
+          </g>
+        )
+      })}
       {checks.map(({ id, x, y, label }) => (
         <ellipse
           key={id}

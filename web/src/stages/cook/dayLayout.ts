@@ -25,6 +25,9 @@ export interface Bar {
   readonly width: number
   readonly words: string
   readonly full: string
+  /** Which of the day's dishes it is of, from 0. */
+  readonly dish: number
+  readonly startMin: number
 }
 export interface Word {
   readonly id: string
@@ -47,6 +50,8 @@ export interface DayLayout {
   readonly ticks: readonly { readonly x: number; readonly minute: number }[]
   readonly height: number
   readonly serveX: number
+  /** Minutes that a unit of the picture stands for. */
+  readonly minutesPerUnit: number
 }
 
 const COUNTER = 'counter'
@@ -79,6 +84,7 @@ export function layoutOf(plan: DayPlan, begins: number): DayLayout {
   const span = Math.max(30, plan.serveMin - begins)
   const xOf = (minute: number): number =>
     LEFT + ((Math.max(begins, minute) - begins) / span) * (WIDTH - LEFT - RIGHT)
+  const dishes = [...new Set(plan.tasks.map(({ dishId }) => dishId))].sort()
   const order = [COUNTER, ...new Set(shown.map(stationOf).filter((id) => id !== COUNTER))]
   const label = (id: string): string => {
     const found = shown.find((task) => task.station === id)
@@ -105,7 +111,9 @@ export function layoutOf(plan: DayPlan, begins: number): DayLayout {
         y: y + 14 + row * (BAR + 4),
         width,
         words: width < LEAST_WORDS ? '' : fitted(task.label, width - 14),
-        full: task.label,
+        full: `${task.label} (${task.dish})`,
+        dish: dishes.indexOf(task.dishId),
+        startMin: task.startMin,
       })
     }
     y += LANE + rows.length * (BAR + 4)
@@ -155,5 +163,6 @@ export function layoutOf(plan: DayPlan, begins: number): DayLayout {
     ticks,
     height: y + 8,
     serveX: xOf(plan.serveMin),
+    minutesPerUnit: span / (WIDTH - LEFT - RIGHT),
   }
 }

@@ -1,0 +1,206 @@
+import {
+  closingOf,
+  type DayPlan,
+  type DishClosing,
+  followedBy,
+  madeTrial,
+  missedChecks,
+  weighLines,
+  type WeighLine,
+  withMasses,
+} from '@frijol/core/day'
+import type {
+  CookDay,
+  CookSession,
+  DayEvent,
+  DayMeasure,
+  Dish,
+  TimedTask,
+  Weighing,
+} from '@frijol/core/model'
+import { useMemo } from 'react'
+import { addPhoto } from '../../data'
+import { runJob, type ReplanResult } from '../../workers'
+import { newId } from '../ids'
+import { useKitchenStore } from '../kitchen'
+import { learnFrom } from '../weighings'
+import * as commands from './dayCommands'
+import { nightsAround } from './planning'
+import { flushDay, runDay, useOpenDay } from './openDay'
+
+const sessionNow = (): CookSession | null => useOpenDay.getState().value?.session ?? null
+const event = (taskId: string, what: DayEvent['what'], minutes: number | null = null): DayEvent => ({
+  id: newId(),
+  taskId,
+  what,
+  at: Date.now(),
+  minutes,
+})
+
+/** The day begins as it is planned: from now on what is done is written down. */
+export function sessionOf(plan: DayPlan, dishes: readonly Dish[]): CookSession {
+  return {
+    begunAt: Date.now(),
+    dishes: [...dishes],
+    tasks: [...plan.tasks],
+    serveMin: plan.serveMin,
+    plannedServeMin: plan.serveMin,
+    log: [],
+    weighings: [],
+    notes: [],
+    measures: [],
+    leftovers: [],
+    closedAt: null,
+  }
+}
+
+export const beginTask = (task: TimedTask): boolean =>
+  runDay(commands.logTasks(`begin: ${task.label}`, [event(task.id, 'begun')]))
+
+/** Ends a task; what then goes by itself begins. */
+export function endTask(task: TimedTask): boolean {
+  const session = sessionNow()
+  const follows = session === null ? null : followedBy(session.tasks, task.id)
+  return runDay(
+    commands.logTasks(`done: ${task.label}`, [
+      event(task.id, 'ended'),
+      ...(follows === null ? [] : [event(follows.id, 'begun')]),
+    ]),
+  )
+}
+
+export const skipTask = (task: TimedTask): boolean =>
+  runDay(commands.logTasks(`leave out: ${task.label}`, [event(task.id, 'skipped')]))
+
+export const giveLonger = (task: TimedTask, minutes: number): boolean =>
+  runDay(commands.logTasks(`${minutes} min more: ${task.label}`, [event(task.id, 'longer', minutes)]))
+
+/** Checks whose time went by while nobody saw them are marked, so that they are told once. @returns them */
+export function markMissed(): readonly TimedTask[] {
+  const session = sessionNow()
+  if (session === null || session.closedAt !== null) return []
+  const missed = missedChecks(session, Date.now())
+  if (missed.length > 0)
+    runDay(
+      commands.logTasks(
+        'checks that were missed',
+        missed.map(({ id }) => event(id, 'missed')),
+      ),
+    )
+  return missed
+}
+
+export const writeWeighing = (
+  line: WeighLine,
+  weighing: Pick<Weighing, 'massG' | 'by' | 'instead' | 'additions'>,
+) =>
+  runDay(
+    commands.weigh({
+      id: newId(),
+      dishId: line.dishId,
+      partId: line.partId,
+      lineId: line.lineId,
+      stepId: line.stepId,
+      targetG: line.targetG,
+      at: Date.now(),
+      ...weighing,
+    }),
+  )
+
+export const writeNote = (text: string, task: TimedTask | null, photoId: string | null = null): boolean =>
+  runDay(
+    commands.note({
+      id: newId(),
+      at: Date.now(),
+      taskId: task?.id ?? null,
+      dishId: task?.dishId ?? null,
+      text,
+      photoId,
+    }),
+  )
+
+/** Writes a figure that was measured. A mass after a step teaches the kitchen how that step goes here. */
+export function writeMeasure(entry: Omit<DayMeasure, 'id' | 'at'>): boolean {
+  const isWritten = runDay(commands.measure({ ...entry, id: newId(), at: Date.now() }))
+  const session = sessionNow()
+  const dish = session?.dishes.find(({ id }) => id === entry.dishId)
+  if (isWritten && entry.kind === 'step-mass' && session !== null && dish !== undefined) {
+    const weighed = withMasses(session, dish)
+    learnFrom(
+      weighed,
+      weighed.parts.flatMap(({ steps }) => steps.filter(({ id }) => id === entry.stepId)),
+    )
+  }
+  return isWritten
+}
+
+export const dropLeftover = (id: string): boolean => runDay(commands.dropLeftover(id))
+export const keepLeftover = (leftover: Parameters<typeof commands.keepLeftover>[0]): boolean =>
+  runDay(commands.keepLeftover(leftover))
+
+/** A photograph, made small beside the screen, with the moment and the task that it belongs to. */
+export async function keepPhoto(file: Blob, task: TimedTask | null): Promise<string | null> {
+  const day = useOpenDay.getState().value
+  if (day === null) return null
+  const small = await runJob('shrinkPhoto', { file })
+  if (!small.ok) return small.message
+  const id = newId()
+  await addPhoto({ id, dayId: day.id, takenAt: Date.now(), ...small.photo })
+  writeNote('', task, id)
+  return null
+}
+
+/** What is to be weighed on a day, dish by dish. */
+export function useWeighLines(session: CookSession | null): readonly WeighLine[] {
+  const { engine, library, kitchen } = useKitchenStore()
+  const dishes = session?.dishes
+  return useMemo(
+    () =>
+      engine === null || library === null || dishes === undefined
+        ? []
+        : dishes.flatMap((dish) => weighLines(dish, engine.assess(dish, library, kitchen), kitchen)),
+    [engine, library, kitchen, dishes],
+  )
+}
+
+/** What is left of the day, planned anew beside the screen. */
+export function replanDay(day: CookDay, session: CookSession, signal: AbortSignal): Promise<ReplanResult> {
+  const { kitchen } = useKitchenStore.getState()
+  const nowMs = Date.now()
+  const { cooks, night } = day.settings
+  return runJob(
+    'replan',
+    { session, cooks, away: nightsAround(new Date(nowMs), night, 4), kitchen, nowMs },
+    { signal },
+  )
+}
+
+export const acceptPlan = (tasks: readonly TimedTask[], serveMin: number): boolean =>
+  runDay(commands.takePlan(tasks, serveMin))
+
+/** What came of each dish. */
+export function useClosings(session: CookSession | null): readonly DishClosing[] {
+  const { library, kitchen } = useKitchenStore()
+  return useMemo(
+    () =>
+      library === null || session === null
+        ? []
+        : session.dishes.map((dish) => closingOf(session, dish, { library, kitchen })),
+    [library, kitchen, session],
+  )
+}
+
+/** Closes the day: each dish is kept as a trial as it was made, and goes on as the next one. */
+export async function closeDay(clock: (ms: number) => string): Promise<boolean> {
+  const session = sessionNow()
+  const { library, kitchen } = useKitchenStore.getState()
+  if (session === null || library === null) return false
+  const now = new Date()
+  const date = `${now.getFullYear()}-${String(now.getMonth() + 1).padStart(2, '0')}-${String(now.getDate()).padStart(2, '0')}`
+  const trials = session.dishes.map((dish) =>
+    madeTrial(session, dish, { library, kitchen }, { id: newId(), date, clock }),
+  )
+  const isClosed = runDay(commands.closeDay(now.getTime(), trials))
+  await flushDay()
+  return isClosed
+}

@@ -1,0 +1,31 @@
+export {
+  acceptPlan,
+  beginTask,
+  closeDay,
+  dropLeftover,
+  endTask,
+  giveLonger,
+  keepLeftover,
+  keepPhoto,
+  markMissed,
+  replanDay,
+  sessionOf,
+  skipTask,
+  useClosings,
+  useWeighLines,
+  writeMeasure,
+  writeNote,
+  writeWeighing,
+} from './cooking'
+export * as dayCommands from './dayCommands'
+export {
+  closeDayDocument,
+  flushDay,
+  flushDayOnLeave,
+  openDay,
+  redoDay,
+  runDay,
+  undoDay,
+  useOpenDay,
+} from './openDay'
+export { fieldOf, useDayDishes, useDayPlan, useDaySettings } from './planning'
