@@ -125,15 +125,17 @@ module.exports = {
     {
       name: 'stages-no-storage',
       severity: 'error',
-      from: { path: '^web/src/(stages|pantry|kitchen|dishes|parts|findings|view|original|ui|charts|app)/' },
-      to: { path: ['^web/src/(data|workers)/', 'node_modules/(dexie|comlink)/'] },
+      from: {
+        path: '^web/src/(stages|counter|standin|pantry|kitchen|dishes|parts|findings|view|original|ui|charts|app)/',
+      },
+      to: { path: ['^web/src/(data|workers|devices)/', 'node_modules/(dexie|comlink)/'] },
     },
     {
       name: 'shared-views-below-screens',
       comment: 'what several screens show (parts, findings, view) knows none of them',
       severity: 'error',
       from: { path: '^web/src/(parts|findings|view|original)/' },
-      to: { path: '^web/src/(stages|pantry|kitchen|dishes|app)/' },
+      to: { path: '^web/src/(stages|counter|standin|pantry|kitchen|dishes|app)/' },
     },
     {
       name: 'views-take-what-they-show',
@@ -145,8 +147,8 @@ module.exports = {
     {
       name: 'screens-apart',
       severity: 'error',
-      from: { path: '^web/src/(pantry|kitchen|dishes)/' },
-      to: { path: '^web/src/(stages|pantry|kitchen|dishes|app)/', pathNot: '^web/src/$1/' },
+      from: { path: '^web/src/(counter|standin|pantry|kitchen|dishes)/' },
+      to: { path: '^web/src/(stages|counter|standin|pantry|kitchen|dishes|app)/', pathNot: '^web/src/$1/' },
     },
     {
       name: 'workers-stand-apart',
@@ -154,7 +156,7 @@ module.exports = {
       severity: 'error',
       from: { path: '^web/src/workers/' },
       to: {
-        path: '^web/src/(store|stages|pantry|kitchen|dishes|parts|findings|view|original|app|ui|charts)/',
+        path: '^web/src/(store|stages|counter|standin|pantry|kitchen|dishes|parts|findings|view|original|app|ui|charts)/',
       },
     },
     {
@@ -169,7 +171,7 @@ module.exports = {
       from: { path: '^web/src/(ui|charts)/' },
       to: {
         path: [
-          '^web/src/(stages|store|data|workers|pantry|kitchen|dishes|parts|findings|view|original|app)/',
+          '^web/src/(stages|counter|standin|store|data|workers|devices|pantry|kitchen|dishes|parts|findings|view|original|app)/',
           '^(core|library)/',
         ],
       },
@@ -177,8 +179,10 @@ module.exports = {
     {
       name: 'store-below-screens',
       severity: 'error',
-      from: { path: '^web/src/(store|data|workers)/' },
-      to: { path: '^web/src/(stages|pantry|kitchen|dishes|parts|findings|view|original|app|ui|charts)/' },
+      from: { path: '^web/src/(store|data|workers|devices)/' },
+      to: {
+        path: '^web/src/(stages|counter|standin|pantry|kitchen|dishes|parts|findings|view|original|app|ui|charts)/',
+      },
     },
   ],
   options: {

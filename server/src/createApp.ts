@@ -2,6 +2,7 @@ import { join } from 'node:path'
 import compression from 'compression'
 import express, { type ErrorRequestHandler, type Express } from 'express'
 import helmet from 'helmet'
+import { deviceRoutes } from './devices/routes'
 
 export interface AppOptions {
   /** Folder of the built web application. */
@@ -29,7 +30,7 @@ const errors: ErrorRequestHandler = (error: unknown, _request, response, next) =
   })
 }
 
-/** The application server: static files under a strict Content-Security-Policy, and a health check. */
+/** The application server: static files under a strict Content-Security-Policy, a health check, and stand-ins of devices. */
 export function createApp({ webDir, opensDemo }: AppOptions): Express {
   const app = express()
   app.disable('x-powered-by')
@@ -59,6 +60,7 @@ export function createApp({ webDir, opensDemo }: AppOptions): Express {
   app.get('/api/health', (_request, response) => {
     response.set('Cache-Control', 'no-store').json({ status: 'ok', opensDemo })
   })
+  app.use('/api/devices', deviceRoutes())
   app.use('/api', (_request, response) => {
     response.status(404).json({ error: 'There is no such address.' })
   })

@@ -37,3 +37,4 @@ export {
   type WeighLine,
   weighLines,
 } from './weigh'
+export { beginRun, recount, type ScaleSays, takeReading, type WeighRun } from './weighRun'

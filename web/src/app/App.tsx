@@ -23,6 +23,14 @@ import { STAGES } from './stages'
 
 const router = createBrowserRouter([
   { path: '/recovery', lazy: async () => ({ Component: (await import('./Recovery')).Recovery }) },
+  { path: '/stand-in', lazy: async () => ({ Component: (await import('../standin')).StandIn }) },
+  {
+    element: <NeedsBench />,
+    errorElement: <RouteError />,
+    children: [
+      { path: '/day/:dayId', lazy: async () => ({ Component: (await import('../counter')).CounterDay }) },
+    ],
+  },
   {
     path: '/',
     element: <Shell />,

@@ -8,6 +8,7 @@ export {
   type StorageKind,
 } from './database'
 export { addDay, addPhoto, dayRepository, photosOf, watchDishes, watchOpenDay } from './days'
+export { keepInHand, readInHand } from './inHand'
 export { fetchLibrary } from './fetchLibrary'
 export type { BadRow, DocumentRepository, Found, Save, Saved, Stored } from './documents'
 export {

@@ -18,7 +18,7 @@ export function Sheet({ title, description, isOpen, onClose, children, width = '
   return (
     <Dialog.Root open={isOpen} onOpenChange={(open) => !open && onClose()}>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/25" />
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-night/40" />
         <Dialog.Content
           onOpenAutoFocus={() => {
             opener.current = document.activeElement

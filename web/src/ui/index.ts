@@ -1,6 +1,6 @@
 export { AddField } from './AddField'
 export { BandSlider } from './BandSlider'
-export { Button, buttonClass, IconButton } from './Button'
+export { Button, buttonClass, type ButtonProps, IconButton } from './Button'
 export { Card, CardTitle, Chip, type ChipTone, Tag } from './Card'
 export { Choice } from './Choice'
 export { DragNumber } from './DragNumber'

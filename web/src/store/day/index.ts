@@ -29,3 +29,22 @@ export {
   useOpenDay,
 } from './openDay'
 export { fieldOf, useDayDishes, useDayPlan, useDaySettings } from './planning'
+export {
+  connectDevices,
+  disconnectDevices,
+  probeFollows,
+  type StandInCommand,
+  tellStandIn,
+  useDevices,
+  wantsDevices,
+} from './devices'
+export {
+  countAnew,
+  keyInHand,
+  startWeighing,
+  stopWeighing,
+  takeTyped,
+  takeWeighed,
+  useWeighing,
+} from './weighing'
+export { useProbeInFood } from './probeInFood'

@@ -1,0 +1,1 @@
+export { CounterDay } from './CounterDay'

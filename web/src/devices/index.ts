@@ -1,0 +1,2 @@
+export { type DeviceAdapter, type DeviceListener, ProbeReadings, ScaleReading } from './adapter'
+export { standIn, type StandInCommand, tellStandIn } from './standIn'

@@ -1,0 +1,1 @@
+export { StandIn } from './StandIn'
