@@ -1,6 +1,6 @@
 import type { CookSession, Kitchen, PlanTask, TimedTask } from '../model'
 import { PlanFault, type PlanOptions, type PlanResource } from '../schedule'
-import { type DayAsk, type DayPlan, minuteOf, placeTasks, type StartWindow } from './plan'
+import { type DayAsk, type DayPlan, minuteOf, placeTasks, type Placing, type StartWindow } from './plan'
 import { PLATE_MIN } from './table'
 import { COOK, resourcesOf } from './tasks'
 
@@ -171,12 +171,17 @@ function leftOf(live: LiveDay, nowMin: number): Left {
   const byId = new Map(live.tasks.map((one) => [one.task.id, one]))
   const windows = new Map<string, StartWindow>()
   const broken: string[] = []
+  // An oven has the temperature of what went in last, whatever else is in it.
+  const lastHot = live.tasks
+    .filter(({ task, state }) => (state === 'running' || state === 'due') && task.task.tempC !== null)
+    .sort((a, b) => (b.begunMs ?? 0) - (a.begunMs ?? 0))[0]
   const tasks = live.tasks.flatMap(({ task, state, dueMs }): TimedTask[] => {
     if (state === 'done' || state === 'skipped' || state === 'missed') return []
     if (state !== 'waiting') {
       const left = Math.max(1, toMin(dueMs ?? 0) - nowMin)
       windows.set(task.id, { from: nowMin, until: nowMin })
-      return [{ ...task, task: { ...task.task, durationMin: left, after: [] } }]
+      const tempC = task.id === lastHot?.task.id ? task.task.tempC : null
+      return [{ ...task, task: { ...task.task, durationMin: left, tempC, after: [] } }]
     }
     let from = nowMin
     let until: number | null = null
@@ -215,6 +220,66 @@ function roomFor(resources: readonly PlanResource[], live: LiveDay): PlanResourc
 
 const REPLAN_EFFORT = 3000
 
+/** Longest waits and latest times are let go, but for what begins as soon as it is set up. */
+const loosened = (placing: Placing): Placing => ({
+  ...placing,
+  tasks: placing.tasks.map((task) => ({
+    ...task,
+    task: {
+      ...task.task,
+      after: task.task.after.map((lag) => (lag.maxLagMin === 0 ? lag : { ...lag, maxLagMin: null })),
+    },
+  })),
+  windows: new Map(
+    [...placing.windows].map(([id, { from, until }]) => [
+      id,
+      // What runs stands where it is.
+      { from, until: until === from ? until : null },
+    ]),
+  ),
+})
+
+/**
+ * Places what is left: at the serving that was accepted, else as early as can be; where lateness has made that impossible,
+ * with waits that are longer than they should be.
+ */
+function placeLeft(
+  placing: Omit<Placing, 'isServe' | 'anchorMin'>,
+  serveMin: number,
+  nowMin: number,
+  options: PlanOptions,
+): DayPlan & { readonly isLoosened: boolean } {
+  const forward: Placing = { ...placing, isServe: false, anchorMin: nowMin }
+  const attempts: readonly Placing[] = [
+    ...(serveMin - PLATE_MIN >= nowMin ? [{ ...placing, isServe: true, anchorMin: serveMin }] : []),
+    forward,
+  ]
+  for (const attempt of attempts)
+    try {
+      return { ...placeTasks(attempt, options), isLoosened: false }
+    } catch (error) {
+      if (!(error instanceof PlanFault)) throw error
+    }
+  return { ...placeTasks(loosened(forward), options), isLoosened: true }
+}
+
+/** What waits longer in a loosened plan than it should, in words. */
+function tooLong({ tasks }: Left, plan: DayPlan): string[] {
+  const placed = new Map(plan.tasks.map((task) => [task.id, task]))
+  return tasks.flatMap(({ id, kind, task }) => {
+    const own = placed.get(id)
+    if (own === undefined || kind === 'check') return []
+    return task.after.flatMap(({ id: other, maxLagMin }) => {
+      const before = placed.get(other)
+      if (before === undefined || before.kind === 'check' || maxLagMin === null) return []
+      const waits = own.startMin - before.endMin
+      return waits > maxLagMin
+        ? [`“${before.label}” will wait ${waits} min; ${maxLagMin} min is the most for it.`]
+        : []
+    })
+  })
+}
+
 /**
  * Plans what is left of a day from now on. The serving that was accepted is kept where it can be; where it cannot, the
  * earliest one that is left is proposed.
@@ -250,16 +315,8 @@ export function replan(
     kitchen,
     asksWhy: false,
   }
-  const place = (): DayPlan => {
-    if (session.serveMin - PLATE_MIN >= nowMin)
-      try {
-        return placeTasks({ ...placing, isServe: true, anchorMin: session.serveMin }, options)
-      } catch (error) {
-        if (!(error instanceof PlanFault)) throw error
-      }
-    return placeTasks({ ...placing, isServe: false, anchorMin: nowMin }, options)
-  }
-  const plan = place()
+  const plan = placeLeft(placing, session.serveMin, nowMin, options)
+  const broken = [...left.broken, ...(plan.isLoosened ? tooLong(left, plan) : [])]
   const begun = new Map(live.tasks.map((one) => [one.task.id, one]))
   const whole = new Map(session.tasks.map(({ id, task }) => [id, task]))
   const tasks = plan.tasks.map((task): TimedTask => {
@@ -271,7 +328,7 @@ export function replan(
     tasks: [...over, ...tasks].sort((a, b) => a.startMin - b.startMin || a.endMin - b.endMin),
     serveMin: plan.serveMin,
     laterMin: plan.serveMin - session.serveMin,
-    broken: left.broken,
+    broken,
   }
 }
 

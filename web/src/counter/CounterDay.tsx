@@ -141,10 +141,10 @@ function Counter({ day, session }: { day: CookDay; session: CookSession }) {
       className="grid min-h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr_auto] gap-3 p-4 outline-none lg:h-dvh max-sm:p-3"
     >
       <Top day={day}>
-        <Button tone="quiet" className="min-h-11 text-[16px]" onClick={() => setSheet('counter')}>
+        <Button tone="quiet" className="min-h-11 px-2.5 text-[16px]" onClick={() => setSheet('counter')}>
           At this counter
         </Button>
-        <Button tone="quiet" className="min-h-11 text-[16px]" onClick={() => setClosing(true)}>
+        <Button tone="quiet" className="min-h-11 px-2.5 text-[16px]" onClick={() => setClosing(true)}>
           Close the day
         </Button>
       </Top>
@@ -253,9 +253,9 @@ function Top({ day, children }: { day: CookDay; children?: ReactNode }) {
         to={`/dish/${day.dishIds[0] ?? ''}/cook`}
         className="min-h-11 leading-[44px] text-ink-2 underline"
       >
-        The plan of {day.name}
+        The plan<span className="max-sm:hidden"> of {day.name}</span>
       </Link>
-      <span className="ml-auto flex flex-wrap justify-end">{children}</span>
+      <span className="ml-auto flex justify-end">{children}</span>
       <p role="status" className={clsx('m-0', isTroubled ? 'font-semibold text-adzuki-deep' : 'text-ink-2')}>
         {SAVED[save]}
         {isTroubled && fault !== null ? `: ${fault}` : ''}

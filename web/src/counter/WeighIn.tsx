@@ -137,7 +137,6 @@ export function WeighIn({ session, lines, queue, line, onLine }: WeighInProps) {
           deciding={(typed) => <Deciding {...{ session, lines, line, massG: typed }} />}
         />
       )}
-      <Instead value={instead} onChange={setInstead} />
       <footer className="flex flex-wrap items-center gap-3">
         {hasScale && (
           <>
@@ -149,9 +148,10 @@ export function WeighIn({ session, lines, queue, line, onLine }: WeighInProps) {
                   : `Next: ${next.name} ${grams(next.targetG)}`}
             </BigButton>
             <BigButton onClick={countAnew}>Tare</BigButton>
-            <span className="text-[16px] text-ink-2 max-sm:hidden">space bar = next</span>
           </>
         )}
+        <Instead value={instead} onChange={setInstead} />
+        {hasScale && <span className="text-[16px] text-ink-2 max-lg:hidden">space bar = next</span>}
         <BigButton tone="quiet" className="ml-auto" onClick={() => onLine(null)}>
           Stop weighing
         </BigButton>
@@ -320,7 +320,7 @@ function Instead({ value, onChange }: { value: string | null; onChange: (value: 
   const [text, setText] = useState('')
   if (!isOpen)
     return (
-      <div className="flex flex-wrap items-center gap-3">
+      <>
         <BigButton onClick={() => setOpen(true)}>
           {value === null ? 'Used something else' : `Used: ${value}`}
         </BigButton>
@@ -329,11 +329,11 @@ function Instead({ value, onChange }: { value: string | null; onChange: (value: 
             No, as written
           </BigButton>
         )}
-      </div>
+      </>
     )
   return (
     <form
-      className="flex flex-wrap items-center gap-3"
+      className="flex min-w-0 basis-full flex-wrap items-center gap-3"
       onSubmit={(event) => {
         event.preventDefault()
         onChange(text.trim() === '' ? null : text.trim().slice(0, 200))
