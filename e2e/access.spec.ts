@@ -61,6 +61,20 @@ for (const viewport of [
       })
       await expectSound(page, name)
     }
+    await page.goto('/dish/moussaka/cook')
+    await page.getByRole('radio', { name: 'Somebody always' }).click()
+    await page.getByRole('button', { name: 'Start cooking' }).click()
+    await expect(page.getByRole('region', { name: 'Now' })).toBeVisible()
+    await expectSound(page, 'counter')
+    await page.getByRole('button', { name: 'Weigh everything in' }).click()
+    await expect(page.getByLabel('Grams on your scale')).toBeVisible()
+    await expectSound(page, 'weigh in')
+    await page.getByRole('button', { name: 'Close the day' }).click()
+    await page.getByRole('button', { name: 'Write a tub label' }).click()
+    await expectSound(page, 'close the day')
+    await page.goto('/stand-in')
+    await expect(page.getByLabel('Display')).toBeVisible()
+    await expectSound(page, 'stand-in')
   })
 }
 

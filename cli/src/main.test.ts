@@ -174,7 +174,11 @@ describe('frijol', () => {
 
   it('plan: dishes on the clock, as a sheet, as a calendar; a backup is a day of its dishes', async () => {
     const backup = new URL('../../demo/files/saltmarsh-row.backup.json', import.meta.url).pathname
-    const day = ['plan', backup, '--kitchen', backup, '--serve', '2026-06-18T13:00:00Z', '--night', '22-7']
+    const moussaka = new URL('../../demo/files/moussaka.jsonld', import.meta.url).pathname
+    const at = ['--kitchen', backup, '--serve', '2026-06-18T13:00:00Z', '--night', '22-7']
+    const day = ['plan', moussaka, ...at]
+    const all = await frijol(['plan', backup, ...at])
+    expect(all.stdout).toContain('Plate Courgette keftedes')
     const { stdout } = await frijol(day)
     const planned = JSON.parse(stdout) as { serve: string; makespanMin: number; tasks: { endMin: number }[] }
     expect(planned.serve).toBe('2026-06-18T13:00:00.000Z')

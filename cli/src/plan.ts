@@ -125,6 +125,9 @@ export function plannedDay(dishes: readonly Dish[], kitchen: Kitchen, options: O
       serve === null ? '--start' : '--serve',
       'Write 2026-06-18T13:00.',
     )
+  if (as !== null && as !== 'md' && as !== 'ics')
+    throw new InputFault(`--as is “${as}”.`, '--as', 'Use md or ics.')
+  const away = night === null ? [] : nights(Date.parse(at), readNight(night))
   let planned: DayPlan
   try {
     planned = planDay(
@@ -132,7 +135,7 @@ export function plannedDay(dishes: readonly Dish[], kitchen: Kitchen, options: O
         dishes,
         anchor: { kind: serve === null ? 'start' : 'serve', at },
         cooks: cooks ?? 1,
-        away: night === null ? [] : nights(Date.parse(at), readNight(night)),
+        away,
       },
       { library, kitchen },
       { seed: seed ?? 1 },
@@ -142,6 +145,5 @@ export function plannedDay(dishes: readonly Dish[], kitchen: Kitchen, options: O
   }
   if (as === 'md') return daySheet(planned, { clock, day })
   if (as === 'ics') return dayToIcal(planned, new Date().toISOString())
-  if (as !== null) throw new InputFault(`--as is “${as}”.`, '--as', 'Use md or ics.')
   return printed(planned)
 }

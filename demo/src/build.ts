@@ -10,10 +10,13 @@ import {
   type Kitchen,
   noLimits,
   type Part,
+  type Trial,
 } from '@frijol/core/model'
 import { stepFrom } from '@frijol/core/reading'
 import { library } from '@frijol/library'
-import { current, packs, prices, trials, type WrittenPart, type WrittenTrial } from './moussaka'
+import { menu } from './menu'
+import { current, packs, prices, trials } from './moussaka'
+import type { WrittenDish, WrittenPart, WrittenTrial } from './written'
 
 const kitchen: Kitchen = {
   ...defaultKitchen,
@@ -35,53 +38,79 @@ function partFrom(written: WrittenPart, id: string): Part {
   }
 }
 
-const partsOf = (trial: WrittenTrial): Part[] =>
-  trial.parts.map((part, at) => partFrom(part, `moussaka-t${trial.number}-p${at + 1}`))
+const partsOf = (id: string, trial: WrittenTrial): Part[] =>
+  trial.parts.map((part, at) => partFrom(part, `${id}-t${trial.number}-p${at + 1}`))
 
-const moussaka: Dish = {
+const dishOf = (written: WrittenDish): Dish => ({
   format: 'frijol/dish',
   version: 1,
-  id: 'moussaka',
-  name: 'Moussaka',
+  id: written.id,
+  name: written.name,
   menu: 'Aegean summer menu',
-  note: 'Mince layer under white sauce, baked with sliced aubergine for the lunch counter.',
+  note: written.note,
   createdAt: '2026-06-02T08:00:00Z',
-  updatedAt: '2026-06-14T15:30:00Z',
-  trial: { number: current.number, fromNumber: current.fromNumber, why: [] },
+  updatedAt: `${written.current.date}T15:30:00Z`,
+  trial: { number: written.current.number, fromNumber: written.current.fromNumber, why: [] },
   aim: {
-    matters: 'Separate granules with a bite, lamb richness, a sauce that coats and sets to a soft gel.',
-    never: 'Pasty mince, or a sauce that tastes of raw flour.',
-    portions: 6,
-    portionMassG: 200,
-    limits: { ...noLimits(), sodiumMgMax: 600, proteinGMin: 16, costMax: 1.6 },
-    excluded: ['peanut'],
+    matters: written.matters,
+    never: written.never,
+    portions: written.portions,
+    portionMassG: written.portionMassG,
+    limits: { ...noLimits(), sodiumMgMax: written.sodiumMgMax },
+    excluded: [...written.excluded],
     without: [],
   },
-  parts: partsOf(current),
+  parts: partsOf(written.id, written.current),
   written: [],
   settled: [],
   extra: {},
+})
+
+const plain = dishOf({
+  id: 'moussaka',
+  name: 'Moussaka',
+  note: 'Mince layer under white sauce, baked with sliced aubergine for the lunch counter.',
+  matters: 'Separate granules with a bite, lamb richness, a sauce that coats and sets to a soft gel.',
+  never: 'Pasty mince, or a sauce that tastes of raw flour.',
+  portions: 6,
+  portionMassG: 200,
+  sodiumMgMax: 600,
+  excluded: ['peanut'],
+  trials,
+  current,
+})
+const moussaka: Dish = {
+  ...plain,
+  aim: { ...plain.aim, limits: { ...plain.aim.limits, proteinGMin: 16, costMax: 1.6 } },
 }
 
-const content = BackupContent.parse({
-  kitchen,
-  dishes: [moussaka],
-  trials: trials.map((trial) => ({
+const trialsOf = (dish: Dish, made: readonly WrittenTrial[]): Trial[] =>
+  made.map((trial) => ({
     format: 'frijol/trial',
     version: 1,
-    id: `moussaka-t${trial.number}`,
-    dishId: 'moussaka',
+    id: `${dish.id}-t${trial.number}`,
+    dishId: dish.id,
     number: trial.number,
     fromNumber: trial.fromNumber,
-    state: 'made',
+    state: trial.decision.startsWith('Set aside') && dish.id !== 'moussaka' ? 'set-aside' : 'made',
     date: trial.date,
-    aim: moussaka.aim,
-    parts: partsOf(trial),
+    aim: dish.aim,
+    parts: partsOf(dish.id, trial),
+    written: [],
     asMade: [],
     notes: trial.notes,
     why: [],
     decision: trial.decision,
-  })),
+  }))
+
+const others = menu.map((written) => ({ dish: dishOf(written), written }))
+const content = BackupContent.parse({
+  kitchen,
+  dishes: [moussaka, ...others.map(({ dish }) => dish)],
+  trials: [
+    ...trialsOf(moussaka, trials),
+    ...others.flatMap(({ dish, written }) => trialsOf(dish, written.trials)),
+  ],
   ingredients: [],
 })
 

@@ -4,7 +4,8 @@ import { describe, expect, it } from 'vitest'
 import { demoKitchen } from './index'
 
 describe('the demo kitchen', () => {
-  const { dishes, trials, kitchen } = demoKitchen()
+  const { dishes, trials: all, kitchen } = demoKitchen()
+  const trials = all.filter(({ dishId }) => dishId === 'moussaka')
   const [moussaka] = dishes
   if (moussaka === undefined) throw new Error('no dish')
   const now = assess(moussaka, library, kitchen)
@@ -58,5 +59,64 @@ describe('the demo kitchen', () => {
     const present = now.parts[0]?.attributes.find(({ id }) => id === 'chewiness')?.value ?? 0
     expect(chew[1]).toBeGreaterThan(chew[0] ?? 0)
     expect(present).toBeGreaterThan(chew[1] ?? 0)
+  })
+
+  describe('the rest of the menu', () => {
+    const others = dishes.slice(1)
+
+    it('is five dishes with the trials that were made of them', () => {
+      expect(others.map(({ name }) => name)).toEqual([
+        'Souvlaki strips',
+        'Courgette keftedes',
+        'Brined white block',
+        'Avgolemono',
+        'Thick strained “yogurt”',
+      ])
+      expect(others.map(({ id }) => all.filter(({ dishId }) => dishId === id).length)).toEqual([
+        3, 2, 2, 1, 0,
+      ])
+    })
+
+    it('knows every food of every dish, and reads what each step does', () => {
+      for (const dish of others) {
+        const { parts } = assess(dish, library, kitchen)
+        expect(
+          parts
+            .flatMap(({ lines }) => lines)
+            .filter(({ foodId, massG }) => foodId === null || massG === null),
+        ).toEqual([])
+        expect(parts.flatMap(({ unused }) => unused)).toEqual([])
+        expect(parts.flatMap(({ steps }) => steps).filter(({ operation }) => operation === null)).toEqual([])
+      }
+    })
+
+    it.each([
+      ['courgette-keftedes', ['allergen-conflict'], 'wheat crumbs where the aim says no wheat'],
+      ['souvlaki-strips', [], 'nothing'],
+      ['brined-white-block', [], 'nothing: the agar boils in water'],
+      ['avgolemono', [], 'nothing'],
+      ['thick-yogurt', [], 'nothing: the base is cooled before the culture'],
+    ])('%s is stopped by %j: %s', (id, rules) => {
+      const dish = others.find((one) => one.id === id)
+      if (dish === undefined) throw new Error(id)
+      const stops = assess(dish, library, kitchen).findings.filter(({ severity }) => severity === 'stop')
+      expect(stops.map(({ rule }) => rule)).toEqual(rules)
+    })
+
+    it('keeps the failed set of the white block: lemon in the boiling agar', () => {
+      const block = others.find(({ id }) => id === 'brined-white-block')
+      const first = all.find(({ dishId, number }) => dishId === 'brined-white-block' && number === 1)
+      if (block === undefined || first === undefined) throw new Error('no block')
+      const was = assess({ ...block, parts: first.parts }, library, kitchen)
+      const now = assess(block, library, kitchen)
+      const gelOf = (parts: typeof now.parts) =>
+        parts[0]?.steps.at(-1)?.state.gels.find(({ foodId }) => foodId === 'agar-powder')?.state
+      expect(gelOf(now.parts)).toBe('set')
+      expect(
+        was.findings.some(
+          ({ rule }) => rule.includes('agar') || rule.includes('acid') || rule.includes('ratio'),
+        ),
+      ).toBe(true)
+    })
   })
 })

@@ -1,11 +1,5 @@
 /** The moussaka of Saltmarsh Row Test Kitchen, trial by trial, as it was written at the counter. */
-export interface WrittenPart {
-  readonly name: string
-  readonly originalId: string | null
-  readonly family: 'crumble-mince' | 'coating-sauce' | null
-  readonly lines: readonly string[]
-  readonly steps: readonly string[]
-}
+import type { WrittenPart, WrittenTrial } from './written'
 
 const MINCE_STEPS: WrittenPart['steps'] = [
   'Brown the torn oyster mushrooms in a dry 32 cm pan over high heat until no steam rises, about 9 minutes. Leave them alone; salt comes later.',
@@ -64,15 +58,6 @@ const crumbTop: WrittenPart = {
     'Bake on a tray in a single layer at 160 °C fan for 9 minutes, until crisp.',
     'Stir in the parsley off the heat.',
   ],
-}
-
-export interface WrittenTrial {
-  readonly number: number
-  readonly fromNumber: number | null
-  readonly date: string
-  readonly parts: readonly WrittenPart[]
-  readonly notes: string
-  readonly decision: string
 }
 
 export const trials: readonly WrittenTrial[] = [

@@ -23,7 +23,7 @@ export {
   replan,
   type Replanned,
 } from './live'
-export { type DayAsk, type DayPlan, minuteOf, planDay, type Wait } from './plan'
+export { type DayAsk, type DayOptions, type DayPlan, minuteOf, planDay, type Wait } from './plan'
 export { usualRemarks } from './remarks'
 export { daySheet, dayToIcal, type SheetOptions, spell } from './sheet'
 export { COOK, NEAR, resourcesOf, tasksOf } from './tasks'

@@ -73,6 +73,13 @@ export interface DayBench {
   readonly kitchen: Kitchen
 }
 
+export interface DayOptions extends PlanOptions {
+  /** Whether it is asked what would make the day shorter, too. */
+  readonly asksWhy?: boolean
+}
+
+/** Partial plans that a day is worth: a few seconds for three dishes, some more for six. */
+const DAY_EFFORT = 8000
 const MINUTE_MS = 60_000
 /** Away windows further back than this from serving are of no use, min. */
 const FARTHEST = 5 * 1440
@@ -209,7 +216,12 @@ function problemOf({ tasks, resources, isServe, anchorMin, away, windows }: Plac
  *
  * @throws PlanFault where no plan exists, with what collides in words
  */
-export function planDay(ask: DayAsk, { library, kitchen }: DayBench, options: PlanOptions = {}): DayPlan {
+export function planDay(
+  ask: DayAsk,
+  { library, kitchen }: DayBench,
+  { asksWhy = true, effort = DAY_EFFORT, ...more }: DayOptions = {},
+): DayPlan {
+  const options = { ...more, effort }
   const anchorMin = minuteOf(ask.anchor.at)
   const isServe = ask.anchor.kind === 'serve'
   const closed = ask.away.find(
@@ -233,7 +245,7 @@ export function planDay(ask: DayAsk, { library, kitchen }: DayBench, options: Pl
     (ask.held ?? []).map(({ id, startMin }) => [id, { from: startMin, until: startMin }]),
   )
   return placeTasks(
-    { tasks, resources, isServe, anchorMin, away: ask.away, windows, kitchen, asksWhy: true },
+    { tasks, resources, isServe, anchorMin, away: ask.away, windows, kitchen, asksWhy },
     options,
   )
 }

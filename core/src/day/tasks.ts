@@ -48,7 +48,11 @@ export function resourcesOf({ equipment }: Kitchen, cooks: number): PlanResource
 
 /** What a step is about: its heaviest foods, else the other parts that it takes, else its own part. */
 const names = ({ takes }: StepReading, part: string): string => {
-  const lines = takes.filter(({ kind }) => kind === 'line').sort((a, b) => b.massG - a.massG)
+  const massOf = (made: boolean): number =>
+    takes.filter(({ kind }) => (kind !== 'line') === made).reduce((sum, { massG }) => sum + massG, 0)
+  // Oil for what is seared is not what the step is about.
+  const isOfMade = massOf(true) > massOf(false)
+  const lines = isOfMade ? [] : takes.filter(({ kind }) => kind === 'line').sort((a, b) => b.massG - a.massG)
   const named = lines.length > 0 ? lines : takes.filter(({ kind }) => kind === 'part')
   if (named.length === 0) return part.charAt(0).toLowerCase() + part.slice(1)
   const chosen = named.slice(0, MOST_NAMES).map(({ name }) => {

@@ -91,13 +91,19 @@ export function coreAfter(bench: Bench, minutes: number): number {
   const spec = op.spec
   const start = lots[bench.lotAt + CORE_C] ?? ROOM_C
   if (spec === null) return start
+  // What is held or cultured is as warm as it is kept.
+  if (spec.id === 'culture') return Number.isNaN(bench.tempC) ? (spec.usualC ?? start) : bench.tempC
   if (spec.medium === 'none') return spec.id === 'hold' && !Number.isNaN(bench.tempC) ? bench.tempC : start
+  // "Cool to 42 °C" lasts until it is as cool.
+  if (spec.id === 'cool' && op.step.tempC !== null && op.step.durationMin === null)
+    return Math.min(start, op.step.tempC)
   const medium = feltC(bench)
   const isBody = op.form !== 'pieces' && op.form !== 'crumble'
   const isLoose =
     op.phase === 'liquid' ||
     bench.looseG > bench.massG / 2 ||
-    ((op.isMixed || op.phase !== 'pieces') && bench.massG - bench.solidsG > THIN_SHARE * bench.massG)
+    ((op.isMixed || op.phase !== 'pieces' || !op.hasPieces) &&
+      bench.massG - bench.solidsG > THIN_SHARE * bench.massG)
   // "Bring to the boil" lasts until it boils.
   if (!isBody && op.reachesBoil && isLoose) return Math.max(start, BOILING_C)
   // "Boil 4 minutes" counts from the boil: a pot of liquid is as hot as it is said to be.

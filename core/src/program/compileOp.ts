@@ -183,6 +183,10 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
     phase,
     binds: spec === null ? 'none' : bindingOf(spec.id, phase),
     isMixed,
+    hasPieces: lot.rows.some((row) => {
+      const entry = writer.rows[row]?.source.entry
+      return entry !== undefined && !entry.isLiquid && entry.particle.pieceMm > 0
+    }),
     isDough: dough && lot.isMixed,
     leavesLiquor: leaves,
     tapRatio: tap,

@@ -53,7 +53,7 @@ const ROWS: readonly Row[] = [
   ['soak', 'none', null, 0.02, 600, 20, 3 * DAY, 0, 95],
   ['hydrate', 'none', null, 0.1, 15, 20, DAY, 0, 100],
   ['rinse', 'none', null, 1, 3, 15, 30, 0, 60],
-  ['drain', 'none', null, 0.5, 3, 20, 120, 0, 100],
+  ['drain', 'none', null, 0.5, 3, 20, DAY, 0, 100],
   ['desalt', 'none', null, 0.05, 60, 20, 3 * DAY, 0, 40],
   ['press', 'none', 'press', 0.05, 30, 20, DAY, 0, 40],
   ['squeeze', 'none', null, 1, 3, 20, 30, 0, 60],
@@ -100,7 +100,7 @@ const ROWS: readonly Row[] = [
   ['coat', 'none', null, 0.9, 4, 20, 60, 0, 60],
   ['broil', 'grill', 'tray', 0.3, 6, 230, 40, 150, 300],
   ['hold', 'oven', null, 0.02, 60, 65, 480, 55, 90],
-  ['cool', 'cold', null, 0.01, 30, 20, DAY, -2, 40],
+  ['cool', 'cold', null, 0.01, 30, 20, DAY, -2, 90],
 ]
 
 export const SPECS: readonly OperationSpec[] = ROWS.map(

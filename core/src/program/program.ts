@@ -118,6 +118,8 @@ export interface Op {
   /** What its working does to loose liquid: takes it into the body, or makes all of it one liquid. */
   readonly binds: 'body' | 'liquid' | 'none'
   readonly isMixed: boolean
+  /** Something in it lies in pieces: what heat has to get through. */
+  readonly hasPieces: boolean
   readonly isDough: boolean
   /** The liquor that the food lay in stays behind before this begins. */
   readonly leavesLiquor: boolean

@@ -72,8 +72,8 @@ export type TuneResult =
   | { readonly ok: true; readonly tuned: Tuned }
   | { readonly ok: false; readonly message: string; readonly hint: string }
 
-/** Partial plans that a day on the screen is worth: a few seconds at most. */
-const PLAN_EFFORT = 8000
+/** Partial plans for a first look at a day: it is there at once, and better ones follow. */
+const FIRST_EFFORT = 300
 
 /** A day on the clock, or what stands in its way. */
 export type PlanResult =
@@ -116,11 +116,14 @@ export const JOBS = {
       throw error
     }
   },
-  plan: async ({ ask, kitchen, own }: PlanInput, onProgress: () => void): Promise<PlanResult> => {
-    const library = await libraryOf(kitchen, own)
-    onProgress()
+  plan: async (
+    { ask, kitchen, own }: PlanInput,
+    onFirst: (first: PlanResult) => void,
+  ): Promise<PlanResult> => {
+    const bench = { library: await libraryOf(kitchen, own), kitchen }
     try {
-      return { ok: true, plan: planDay(ask, { library, kitchen }, { effort: PLAN_EFFORT }) }
+      onFirst({ ok: true, plan: planDay(ask, bench, { effort: FIRST_EFFORT, asksWhy: false }) })
+      return { ok: true, plan: planDay(ask, bench) }
     } catch (error) {
       if (error instanceof PlanFault) return { ok: false, message: error.message, hint: error.hint }
       throw error

@@ -50,7 +50,7 @@ export function CookStage() {
   const planning = useDaySettings()
   const { settings, day: document } = planning
   const dishes = useDayDishes(dish, document?.dishIds ?? [dish.id])
-  const { value, hasFailed } = useDayPlan(dishes, hasSteps ? settings : null)
+  const { value, hasFailed, isWorking } = useDayPlan(dishes, hasSteps ? settings : null)
   const plan = value?.ok === true ? value.plan : null
   const navigate = useNavigate()
   const [moving, setMoving] = useState<Moving | null>(null)
@@ -107,7 +107,7 @@ export function CookStage() {
               : 'Planning the day …'}
           </p>
         ) : value.ok ? (
-          <Planned plan={value.plan} {...{ planning, dishes, moving, setMoving }} />
+          <Planned plan={value.plan} {...{ planning, dishes, moving, setMoving, isWorking }} />
         ) : (
           <Card className="p-4" role="alert">
             <CardTitle title="No plan keeps everything" />
@@ -121,7 +121,7 @@ export function CookStage() {
           </Card>
         )}
       </div>
-      {plan !== null && <Beside plan={plan} planning={planning} setMoving={setMoving} />}
+      {plan !== null && <Beside plan={plan} {...{ planning, setMoving, isWorking }} />}
     </div>
   )
 }
@@ -199,6 +199,8 @@ interface PlannedProps {
   plan: DayPlan
   planning: Planning
   dishes: readonly Dish[]
+  /** A shorter plan is still looked for. */
+  isWorking: boolean
   /** The task that is being put at another time. */
   moving: Moving | null
   setMoving: (moving: Moving | null) => void
@@ -217,7 +219,7 @@ function holdingOf({ settings, run }: Planning) {
   }
 }
 
-function Planned({ plan, planning, dishes, moving, setMoving }: PlannedProps) {
+function Planned({ plan, planning, dishes, moving, setMoving, isWorking }: PlannedProps) {
   const begins = dayBegins(plan)
   const today = plan.tasks.filter(({ endMin }) => endMin > begins)
   const { held, onLetGo, hold } = holdingOf(planning)
@@ -236,7 +238,7 @@ function Planned({ plan, planning, dishes, moving, setMoving }: PlannedProps) {
           <Chip tone={plan.isOptimal ? 'mung' : 'husk'}>
             {plan.isOptimal
               ? `no plan is shorter: ${spell(plan.spanMin)} in all`
-              : `${spell(plan.spanMin)} in all; none is below ${spell(plan.lowerBoundMin)}`}
+              : `${spell(plan.spanMin)} in all; none is below ${spell(plan.lowerBoundMin)}${isWorking ? '; looking for a shorter one …' : ''}`}
           </Chip>
           {names.length > 1 &&
             names.map(([id, name], at) => (
@@ -288,7 +290,7 @@ function Planned({ plan, planning, dishes, moving, setMoving }: PlannedProps) {
 
 const MOST_WAITS = 5
 
-function Beside({ plan, planning, setMoving }: Pick<PlannedProps, 'plan' | 'planning' | 'setMoving'>) {
+function Beside({ plan, planning, setMoving, isWorking }: Omit<PlannedProps, 'dishes' | 'moving'>) {
   const { held, onLetGo } = holdingOf(planning)
   const begins = dayBegins(plan)
   const before = plan.tasks.filter(({ startMin }) => startMin < begins)
@@ -309,7 +311,9 @@ function Beside({ plan, planning, setMoving }: Pick<PlannedProps, 'plan' | 'plan
       )}
       <Card className="px-3.5 py-3">
         <CardTitle title="Why not sooner" />
-        {plan.heldBy.length === 0 ? (
+        {isWorking ? (
+          <p className="m-0 text-sm text-ink-2">Looking …</p>
+        ) : plan.heldBy.length === 0 ? (
           <p className="m-0 text-sm text-ink-2">
             Each step waits for the one before it: more hands or room would change nothing.
           </p>

@@ -111,7 +111,11 @@ interface DayQuestion {
   readonly dishes: readonly Dish[]
   readonly settings: DaySettings
 }
-const lookForDay = ({ dishes, settings }: DayQuestion, signal: AbortSignal): Promise<PlanResult> => {
+const lookForDay = (
+  { dishes, settings }: DayQuestion,
+  signal: AbortSignal,
+  onFirst: (first: PlanResult) => void,
+): Promise<PlanResult> => {
   const { kitchen, own } = useKitchenStore.getState()
   const at = new Date(settings.anchor.at)
   return runJob(
@@ -127,7 +131,7 @@ const lookForDay = ({ dishes, settings }: DayQuestion, signal: AbortSignal): Pro
       kitchen,
       own,
     },
-    { signal },
+    { signal, onProgress: onFirst },
   )
 }
 
