@@ -1,4 +1,5 @@
 import { type DayAsk, type DayPlan, daySheet, dayToIcal, NEAR, planDay, resourcesOf } from '@frijol/core/day'
+import { assess } from '@frijol/core/assess'
 import { readRecipes } from '@frijol/core/interchange'
 import { defaultKitchen, type Dish } from '@frijol/core/model'
 import { PlanFault } from '@frijol/core/schedule'
@@ -147,6 +148,79 @@ describe('the recipes of the reading corpus', () => {
       expect(planned.tasks.at(-1)?.endMin).toBe(planned.serveMin)
     },
   )
+})
+
+describe('one oven, two temperatures', () => {
+  const [a, b] = [roast('Cauliflower', 175), roast('Parsnips', 200)]
+  const shared = day([a, b])
+
+  it('brings both to one temperature where that saves time, the time stretched by the process', () => {
+    expect(shared.stretched).toHaveLength(1)
+    const [one] = shared.stretched
+    if (one === undefined) throw new Error('nothing is shared')
+    expect([175, 200]).toContain(one.tempC)
+    expect(one.ownMin).toBe(30)
+    // Hotter is sooner, cooler is later.
+    if (one.tempC > one.ownC) expect(one.minutes).toBeLessThan(30)
+    else expect(one.minutes).toBeGreaterThan(30)
+    const roasts = shared.tasks.filter(({ kind, tempC }) => kind === 'by-itself' && tempC !== null)
+    expect(new Set(roasts.map(({ tempC }) => tempC)).size).toBe(1)
+    const [first, second] = roasts
+    expect(Math.min(first?.endMin ?? 0, second?.endMin ?? 0)).toBeGreaterThan(
+      Math.max(first?.startMin ?? 0, second?.startMin ?? 0),
+    )
+    expectSound(shared)
+  })
+
+  it('comes to the same loss as at its own temperature', () => {
+    const [one] = shared.stretched
+    const dish = [a, b].find(({ id }) => id === one?.dishId)
+    const lossAt = (tempC: number, durationMin: number): number => {
+      const changed = {
+        ...(dish ?? a),
+        parts: (dish ?? a).parts.map((part) => ({
+          ...part,
+          steps: part.steps.map((step) => (step.id === one?.stepId ? { ...step, tempC, durationMin } : step)),
+        })),
+      }
+      const reading = assess(changed, library, defaultKitchen)
+        .parts.flatMap(({ steps }) => steps)
+        .find(({ stepId }) => stepId === one?.stepId)
+      return 1 - (reading?.massG ?? 0) / (reading?.massInG ?? 1)
+    }
+    const own = lossAt(one?.ownC ?? 0, one?.ownMin ?? 0)
+    expect(lossAt(one?.tempC ?? 0, one?.minutes ?? 0)).toBeCloseTo(own, 1)
+  })
+
+  it('leaves temperatures alone that are too far apart, and those that agree', () => {
+    expect(day([roast('One', 150), roast('Two', 220)]).stretched).toEqual([])
+    expect(day([roast('One', 180), roast('Two', 190)]).stretched).toEqual([])
+  })
+
+  it('says it on the sheet', () => {
+    const sheet = daySheet(shared, { clock: String, day: String })
+    expect(sheet).toContain('## Sharing the oven')
+    expect(sheet).toMatch(/Roast.*°C for \d+ min, in place of \d+ °C for 30 min/)
+  })
+})
+
+describe('tasks that a person puts at a time', () => {
+  it('stand there, and the rest goes round them', () => {
+    const free = day([STEW])
+    const boil = free.tasks.find(({ label }) => label.startsWith('Sweat'))
+    const held = day([STEW], { held: [{ id: boil?.id ?? '', startMin: (boil?.startMin ?? 0) - 20 }] })
+    expect(held.tasks.find(({ id }) => id === boil?.id)?.startMin).toBe((boil?.startMin ?? 0) - 20)
+    expect(held.serveMin).toBe(free.serveMin)
+    expectSound(held)
+  })
+
+  it('are refused in words where they cannot stand', () => {
+    const free = day([STEW])
+    const plate = free.tasks.at(-1)
+    expect(() => day([STEW], { held: [{ id: plate?.id ?? '', startMin: free.serveMin + 30 }] })).toThrow(
+      /would end after everything is served/,
+    )
+  })
 })
 
 describe('what a day is handed on as', () => {

@@ -25,7 +25,8 @@ export {
 } from './live'
 export { type DayAsk, type DayOptions, type DayPlan, minuteOf, planDay, type Wait } from './plan'
 export { usualRemarks } from './remarks'
-export { daySheet, dayToIcal, type SheetOptions, spell } from './sheet'
+export { daySheet, dayToIcal, type SheetOptions, spell, stretchedWords } from './sheet'
+export type { Stretched } from './sharedOven'
 export { COOK, NEAR, resourcesOf, tasksOf } from './tasks'
 export {
   asMadeOf,

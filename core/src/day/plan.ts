@@ -8,6 +8,7 @@ import {
   type PlanProblem,
   type PlanResource,
 } from '../schedule'
+import { type OvenChoice, ovenChoices, type Stretched } from './sharedOven'
 import { PLATE_MIN } from './table'
 import { COOK, NEAR, resourcesOf, tasksOf } from './tasks'
 
@@ -66,6 +67,8 @@ export interface DayPlan {
   readonly lowerBoundMin: number
   readonly isOptimal: boolean
   readonly isCut: boolean
+  /** Steps that share the oven at another temperature than their own, with the time that makes up for it. */
+  readonly stretched: readonly Stretched[]
 }
 
 export interface DayBench {
@@ -233,21 +236,66 @@ export function planDay(
       'Serve at another time, or say that somebody is there then.',
     )
   const resources = resourcesOf(kitchen, ask.cooks)
-  // The same dish twice is two pots.
+  const windows = new Map(
+    (ask.held ?? []).map(({ id, startMin }) => [id, { from: startMin, until: startMin }]),
+  )
+  const placed = (dishes: readonly Dish[], wants: PlanOptions, reasons: boolean): DayPlan =>
+    placeTasks(
+      {
+        tasks: tasksOfAll(dishes, { library, kitchen }, resources),
+        resources,
+        isServe,
+        anchorMin,
+        away: ask.away,
+        windows,
+        kitchen,
+        asksWhy: reasons,
+      },
+      wants,
+    )
+  const own = placed(ask.dishes, options, asksWhy)
+  if (!asksWhy) return own
+  // Roasts at temperatures apart wait for one another: at a common one they may not have to.
+  let best: { plan: DayPlan; choice: OvenChoice } | null = null
+  for (const choice of ovenChoices(ask.dishes, library, kitchen)) {
+    const plan = tried(() => placed(choice.dishes, { ...options, effort: effort * CHOICE_SHARE }, false))
+    const least = best?.plan.spanMin ?? own.spanMin - LEAST_GAIN
+    if (plan !== null && plan.spanMin <= least) best = { plan, choice }
+  }
+  if (best === null) return own
+  const { choice } = best
+  const shared = tried(() => placed(choice.dishes, options, true)) ?? best.plan
+  return { ...(shared.spanMin <= best.plan.spanMin ? shared : best.plan), stretched: choice.stretched }
+}
+
+/** Another oven temperature is worth it for so many minutes of the day. Practice. */
+const LEAST_GAIN = 5
+/** Of the effort of a day, for each common temperature that is tried. */
+const CHOICE_SHARE = 0.15
+
+/** A plan, or null where there is none. */
+function tried(plan: () => DayPlan): DayPlan | null {
+  try {
+    return plan()
+  } catch (error) {
+    if (error instanceof PlanFault) return null
+    throw error
+  }
+}
+
+/** The tasks of all dishes; the same dish twice is two pots. */
+function tasksOfAll(
+  dishes: readonly Dish[],
+  { library, kitchen }: DayBench,
+  resources: readonly PlanResource[],
+): DayTask[] {
   const twice = new Map<string, number>()
-  const tasks = ask.dishes.flatMap((dish) => {
+  return dishes.flatMap((dish) => {
     const before = twice.get(dish.id) ?? 0
     twice.set(dish.id, before + 1)
     const own = before === 0 ? dish : { ...dish, id: `${dish.id}-${before + 1}` }
     return tasksOf(own, assess(dish, library, kitchen).parts, resources)
   })
-  const windows = new Map(
-    (ask.held ?? []).map(({ id, startMin }) => [id, { from: startMin, until: startMin }]),
-  )
-  return placeTasks(
-    { tasks, resources, isServe, anchorMin, away: ask.away, windows, kitchen, asksWhy },
-    options,
-  )
 }
 
 /**
@@ -304,5 +352,6 @@ export function placeTasks(placing: Placing, options: PlanOptions): DayPlan {
     lowerBoundMin: planned.lowerBoundMin,
     isOptimal: planned.isOptimal,
     isCut: planned.isCut,
+    stretched: [],
   }
 }

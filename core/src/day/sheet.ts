@@ -18,6 +18,15 @@ export const spell = (minutes: number): string => {
   return hours === 0 ? `${rest} min` : rest === 0 ? `${hours} h` : `${hours} h ${rest} min`
 }
 
+/** What shares the oven at another temperature, a sentence each. */
+export const stretchedWords = ({ stretched, tasks }: DayPlan): string[] =>
+  stretched.map(({ dishId, stepId, ownC, tempC, ownMin, minutes }) => {
+    const task = tasks.find(
+      (one) => one.dishId === dishId && one.stepId === stepId && one.kind === 'by-itself',
+    )
+    return `${task?.label ?? 'Roast'}: ${Math.round(tempC)} °C for ${minutes} min, in place of ${Math.round(ownC)} °C for ${ownMin} min.`
+  })
+
 const placeOf = ({ tempC, station, stationLabel }: TimedTask): string =>
   tempC === null
     ? station === 'counter'
@@ -47,6 +56,10 @@ export function daySheet(plan: DayPlan, { clock, day }: SheetOptions): string {
       lines.push(
         `- ${label}: from ${clock(fromMin)}, ${spell(minutes)}${mostMin === null ? '' : ` (at most ${spell(mostMin)})`}`,
       )
+  }
+  if (plan.stretched.length > 0) {
+    lines.push('', '## Sharing the oven', '')
+    for (const words of stretchedWords(plan)) lines.push(`- ${words}`)
   }
   lines.push(
     '',

@@ -1,4 +1,4 @@
-import { type DayPlan, daySheet, dayToIcal, spell } from '@frijol/core/day'
+import { type DayPlan, daySheet, dayToIcal, spell, stretchedWords } from '@frijol/core/day'
 import type { Dish, TimedTask } from '@frijol/core/model'
 import { clsx } from 'clsx'
 import { CalendarDays, CookingPot, Printer } from 'lucide-react'
@@ -327,6 +327,18 @@ function Beside({ plan, planning, setMoving, isWorking }: Omit<PlannedProps, 'di
           </ul>
         )}
       </Card>
+      {plan.stretched.length > 0 && (
+        <Card className="px-3.5 py-3">
+          <CardTitle title="Sharing the oven" />
+          <ul className="m-0 list-none p-0 text-sm">
+            {stretchedWords(plan).map((words) => (
+              <li key={words} className="border-b border-line/60 py-1 last:border-0">
+                {words}
+              </li>
+            ))}
+          </ul>
+        </Card>
+      )}
       {plan.waits.length > 0 && (
         <Card className="px-3.5 py-3">
           <CardTitle title="What waits" />

@@ -36,6 +36,7 @@ function planOf(tasks: readonly TimedTask[]): DayPlan {
     lowerBoundMin: 0,
     isOptimal: true,
     isCut: false,
+    stretched: [],
   }
 }
 const oven = { station: 'oven', stationLabel: 'Oven', kind: 'by-itself' as const }
