@@ -290,7 +290,7 @@ test.describe('at the counter', () => {
   })
 
   test('a slip moves the serving only when the cook says so', async ({ page }) => {
-    await beginSupper(page, 60)
+    await beginSupper(page, 85)
     const serving = page.getByRole('region', { name: 'Serving' })
     await expect(serving.getByText('on time')).toBeVisible()
     await page.getByRole('button', { name: 'All steps' }).click()

@@ -3,7 +3,6 @@ import { createBrowserRouter } from 'react-router'
 import { RouterProvider } from 'react-router/dom'
 import {
   fetchBench,
-  flushDayOnLeave,
   flushKitchenOnLeave,
   flushOnLeave,
   holdTab,
@@ -12,6 +11,7 @@ import {
   openDemoOnFirstStart,
   openKitchen,
   openKitchenStorage,
+  useDayDoor,
 } from '../store'
 import { ToastHost } from '../ui'
 import { Broken, RouteError } from './Errors'
@@ -75,7 +75,7 @@ function useSavingOnLeave(): void {
     const leave = () => {
       flushOnLeave()
       flushKitchenOnLeave()
-      flushDayOnLeave()
+      useDayDoor.getState().leave()
     }
     const hide = () => {
       if (document.visibilityState === 'hidden') leave()

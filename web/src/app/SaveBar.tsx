@@ -3,18 +3,16 @@ import { Redo2, Undo2 } from 'lucide-react'
 import { useLocation } from 'react-router'
 import {
   redo,
-  redoDay,
   redoKitchen,
   redoShelf,
   type DocumentState,
   type SaveState,
   undo,
-  undoDay,
   undoKitchen,
   undoShelf,
   useKitchenDocument,
-  useOpenDay,
   useOpenDish,
+  useDayDoor,
   useShelfActs,
 } from '../store'
 import { toast } from '../ui'
@@ -34,8 +32,7 @@ export function useScreenDocument() {
   const { pathname } = useLocation()
   const dish = useOpenDish(historyOf)
   const kitchen = useKitchenDocument(historyOf)
-  const day = useOpenDay(historyOf)
-  const daySave = useOpenDay((state) => state.save)
+  const day = useDayDoor()
   const shelf = useShelfActs(
     ({ past, future }) => `${past.at(-1)?.label ?? ''}\n${future.at(-1)?.label ?? ''}`,
   )
@@ -49,10 +46,11 @@ export function useScreenDocument() {
   if (/^\/dish\/[^/]+\/cook|^\/day\//.test(pathname))
     return {
       of: 'day',
-      save: daySave,
-      ...split(day),
-      undo: tell('Undone', undoDay),
-      redo: tell('Done again', redoDay),
+      save: day.save,
+      last: day.last,
+      next: day.next,
+      undo: tell('Undone', day.undo),
+      redo: tell('Done again', day.redo),
     }
   if (pathname.startsWith('/dish/'))
     return {

@@ -1,15 +1,8 @@
 import { type DishClosing, differenceWords, tubLabel } from '@frijol/core/day'
 import type { CookSession, Leftover } from '@frijol/core/model'
 import { useState } from 'react'
-import {
-  closeDay,
-  dropLeftover,
-  keepLeftover,
-  newId,
-  useClosings,
-  useKitchenStore,
-  writeMeasure,
-} from '../store'
+import { newId, useKitchenStore } from '../store'
+import { closeDay, dropLeftover, keepLeftover, useClosings, writeMeasure } from '../store/day'
 import { Choice, Field, NumberField, SelectInput, TextInput, toast } from '../ui'
 import { BigButton } from './Big'
 import { clockOf, dayOf, grams } from './clock'

@@ -4,8 +4,10 @@ import { weighedOf } from '@frijol/core/day'
 import { clsx } from 'clsx'
 import { type ReactNode, useEffect, useState } from 'react'
 import { Link, useParams } from 'react-router'
+import { useRefusal } from '../store'
 import {
   connectDevices,
+  flushDay,
   keyInHand,
   openDay,
   redoDay,
@@ -15,8 +17,8 @@ import {
   useProbeInFood,
   useWeighLines,
   wantsDevices,
-} from '../store'
-import { Button, toast, useShortcut } from '../ui'
+} from '../store/day'
+import { Button, saveFile, toast, useShortcut } from '../ui'
 import { BigButton } from './Big'
 import { clockAt, useNow } from './clock'
 import { CloseDay } from './CloseDay'
@@ -90,6 +92,14 @@ function Counter({ day, session }: { day: CookDay; session: CookSession }) {
   const [sheet, setSheet] = useState<OpenSheet>(null)
   const [isClosing, setClosing] = useState(false)
   const isAwake = useWakeLock()
+  // A change that does not fit is told where all messages are.
+  useEffect(
+    () =>
+      useRefusal.subscribe((refused) => {
+        if (refused !== null) toast(refused.words)
+      }),
+    [],
+  )
   useAlarms(live, now)
   useProbeInFood(session, live)
   const one: LiveTask | undefined = live.tasks.find(({ task }) => task.id === chosen) ?? live.now[0]
@@ -242,6 +252,10 @@ const SAVED = {
   gone: 'Removed elsewhere',
 } as const
 
+/** The day as a file, for when the browser would not keep it. */
+const saveDay = (day: CookDay): void =>
+  saveFile('frijol-day.json', 'application/json', `${JSON.stringify(day, null, 1)}\n`)
+
 /** Which day it is, and whether what was done is kept. */
 function Top({ day, children }: { day: CookDay; children?: ReactNode }) {
   const save = useOpenDay((state) => state.save)
@@ -260,6 +274,16 @@ function Top({ day, children }: { day: CookDay; children?: ReactNode }) {
         {SAVED[save]}
         {isTroubled && fault !== null ? `: ${fault}` : ''}
       </p>
+      {isTroubled && (
+        <>
+          <Button className="min-h-11" onClick={() => void flushDay()}>
+            Try again
+          </Button>
+          <Button className="min-h-11" onClick={() => saveDay(day)}>
+            Save a file
+          </Button>
+        </>
+      )}
     </header>
   )
 }

@@ -2,7 +2,7 @@ import { type LiveTask, spell, weighedOf, type WeighLine } from '@frijol/core/da
 import type { CookSession } from '@frijol/core/model'
 import { clsx } from 'clsx'
 import { Check, Scale } from 'lucide-react'
-import { beginTask, endTask, giveLonger } from '../store'
+import { beginTask, endTask, giveLonger } from '../store/day'
 import { BigButton } from './Big'
 import { clockAt, clockOf, countdown, grams } from './clock'
 import { useSpaceBar } from './useCounter'

@@ -1,6 +1,6 @@
 import type { LiveDay, LiveTask } from '@frijol/core/day'
 import { clsx } from 'clsx'
-import { endTask, giveLonger } from '../store'
+import { endTask, giveLonger } from '../store/day'
 import { BigButton } from './Big'
 import { clockAt, clockOf, countdown } from './clock'
 import { isCheckDue } from './useCounter'

@@ -1,13 +1,22 @@
 import { spell } from '@frijol/core/day'
-import { acceptPlan } from '../store'
+import { acceptPlan } from '../store/day'
 import { BigButton } from './Big'
 import { clockAt, clockOf } from './clock'
 import type { LivePlan } from './useCounter'
 
+/** So many minutes are no lateness: the clock goes on while the next thing is taken up. */
+const GRACE_MIN = 2
+
 /** When it is served: what a slip does to it is said first, and taken when the cook says so. */
-export function Serving({ plan: { plan, fault, serveMin, live }, now }: { plan: LivePlan; now: number }) {
+export function Serving({
+  plan: { plan, isFresh, fault, serveMin, live },
+  now,
+}: {
+  plan: LivePlan
+  now: number
+}) {
   const laterMin = plan?.laterMin ?? 0
-  const isLate = laterMin > 0
+  const isLate = laterMin > GRACE_MIN
   return (
     <section aria-label="Serving" className="rounded-card bg-husk p-5">
       <div className="flex items-baseline justify-between text-[18px]">
@@ -27,7 +36,7 @@ export function Serving({ plan: { plan, fault, serveMin, live }, now }: { plan: 
           <p className="m-0 mb-2 text-[17px]">
             In place of {clockAt(serveMin)}. What is left is planned for it.
           </p>
-          <BigButton tone="primary" onClick={() => acceptPlan(plan.tasks, plan.serveMin)}>
+          <BigButton tone="primary" disabled={!isFresh} onClick={() => acceptPlan(plan.tasks, plan.serveMin)}>
             Serve at {clockAt(plan.serveMin)}
           </BigButton>
         </div>

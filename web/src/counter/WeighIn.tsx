@@ -2,15 +2,8 @@ import { decidedBy, ratiosWith, weighedOf, type WeighLine } from '@frijol/core/d
 import type { CookSession } from '@frijol/core/model'
 import { clsx } from 'clsx'
 import { useEffect, useMemo, useRef, useState } from 'react'
-import {
-  countAnew,
-  startWeighing,
-  takeTyped,
-  takeWeighed,
-  useDevices,
-  useKitchenStore,
-  useWeighing,
-} from '../store'
+import { useKitchenStore } from '../store'
+import { countAnew, startWeighing, takeTyped, takeWeighed, useDevices, useWeighing } from '../store/day'
 import { useSettled } from '../ui'
 import { BigButton } from './Big'
 import { Bowl } from './Bowl'

@@ -13,7 +13,7 @@ import {
   useDevices,
   writeMeasure,
   writeNote,
-} from '../store'
+} from '../store/day'
 import { Field, NumberField, SelectInput, Sheet, TextInput, toast } from '../ui'
 import { askToNotify, mayNotify, ring } from './alarm'
 import { BigButton } from './Big'

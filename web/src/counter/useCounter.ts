@@ -2,7 +2,7 @@ import { checkUntilMs, hasSlipped, type LiveDay, liveOf, type Replanned } from '
 import type { CookDay, CookSession, TimedTask } from '@frijol/core/model'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { create } from 'zustand'
-import { markMissed, replanDay } from '../store'
+import { markMissed, replanDay } from '../store/day'
 import { ring } from './alarm'
 
 const MINUTE_MS = 60_000
@@ -11,6 +11,8 @@ export interface LivePlan {
   readonly live: LiveDay
   /** What is left as it is planned now; null until it was planned. */
   readonly plan: Replanned | null
+  /** It is of everything that was done; not so while it is planned anew. */
+  readonly isFresh: boolean
   /** Why nothing fits any more. */
   readonly fault: string | null
   readonly serveMin: number
@@ -59,7 +61,7 @@ export function useLivePlan(day: CookDay, session: CookSession, now: number): Li
     [session, found.plan],
   )
   const live = useMemo(() => liveOf(planned, cooks, now), [planned, cooks, now])
-  return { live, plan: found.plan, fault: found.fault, serveMin }
+  return { live, plan: found.plan, isFresh: found.log === log, fault: found.fault, serveMin }
 }
 
 /** Whether the counter makes sounds. */

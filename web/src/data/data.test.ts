@@ -4,26 +4,21 @@ import Dexie from 'dexie'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import {
   addDishes,
-  addMissing,
-  clashes,
   countDishes,
   dishNames,
   dishRepository,
   KITCHEN_ID,
   kitchenRepository,
-  readAll,
   readDishes,
-  readRaw,
   readTrials,
-  removeBad,
   removeDish,
-  restoreAll,
   restoreDish,
   type Save,
   type Stored,
   watchDishIds,
 } from '.'
 import { type ChangeRecord, database, FrijolDatabase } from './database'
+import { addMissing, clashes, readAll, readRaw, removeBad, restoreAll } from './everything'
 
 const at = '2026-06-14T12:00:00Z'
 const dish = (id: string) => blankDish(id, `Dish ${id}`, at)

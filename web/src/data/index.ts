@@ -25,7 +25,9 @@ export {
   watchDishIds,
   watchTrials,
 } from './dishes'
-export { addMissing, clashes, type Everything, readAll, readRaw, removeBad, restoreAll } from './everything'
+export type { Everything } from './everything'
+/** What touches every table at once is fetched when it is first needed. */
+export const everything = () => import('./everything')
 export {
   KITCHEN_ID,
   kitchenRepository,

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react'
-import { connectDevices, type StandInCommand, tellStandIn, useDevices } from '../store'
+import { connectDevices, type StandInCommand, tellStandIn, useDevices } from '../store/day'
 import { Button, Card, CardTitle, NumberField } from '../ui'
 
 /** The controls of the simulated scale and probe: pour, add, take away, unplug. For trying things out without devices. */

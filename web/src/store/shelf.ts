@@ -2,18 +2,13 @@ import { type BackupContent, blankDish, type Dish, fail, ok, type Result } from 
 import { useEffect, useState } from 'react'
 import {
   addDishes,
-  addMissing,
   type BadRow,
-  clashes,
   countDishes,
   dishNames,
   dishRepository,
+  everything,
   type Found,
-  readAll,
   readDishes,
-  readRaw,
-  removeBad,
-  restoreAll,
   watchDishIds,
 } from '../data'
 import { type ImportReport, type JobOptions, runJob } from '../workers'
@@ -21,6 +16,8 @@ import { newId, nowIso } from './ids'
 import { useKitchenStore } from './kitchen'
 import { benchReady, refreshFoods } from './load'
 import { useOpenDish } from './openDish'
+
+const readEverything = async () => (await everything()).readAll()
 
 /** Reading and writing files is fetched when it is first needed. */
 const interchange = () => import('@frijol/core/interchange')
@@ -139,7 +136,7 @@ export async function importFiles(files: readonly File[], options: JobOptions): 
  * @returns how many came; those that are here already stay as they are
  */
 export async function openDemoKitchen(): Promise<number> {
-  const { demoKitchen } = await import('@frijol/demo')
+  const [{ demoKitchen }, { addMissing }] = await Promise.all([import('@frijol/demo'), everything()])
   const added = await addMissing(demoKitchen())
   await refreshFoods()
   return added.length
@@ -176,20 +173,21 @@ export interface MadeBackup {
 
 /** Everything in one file, but for rows that are damaged: those are named. */
 export async function makeBackupFile(): Promise<MadeBackup> {
-  const [{ makeBackup }, { content, bad }] = await Promise.all([interchange(), readAll()])
+  const [{ makeBackup }, { content, bad }] = await Promise.all([interchange(), readEverything()])
   return { text: makeBackup(content, nowIso()), skipped: bad }
 }
 
 /** Every row as it is stored, readable or not, as a JSON file that nothing was taken out of. */
 export async function rawText(): Promise<string> {
-  return `${JSON.stringify({ format: 'frijol/rows', savedAt: nowIso(), tables: await readRaw() }, null, 1)}\n`
+  return `${JSON.stringify({ format: 'frijol/rows', savedAt: nowIso(), tables: await (await everything()).readRaw() }, null, 1)}\n`
 }
 
 /** Rows that cannot be read, of every table. */
-export const damagedRows = async (): Promise<readonly BadRow[]> => (await readAll()).bad
+export const damagedRows = async (): Promise<readonly BadRow[]> => (await readEverything()).bad
 
 /** Takes a damaged row away; returns the way to put it back. */
-export const takeAwayDamaged = (row: BadRow): Promise<() => Promise<void>> => removeBad(row)
+export const takeAwayDamaged = async (row: BadRow): Promise<() => Promise<void>> =>
+  (await everything()).removeBad(row)
 
 /** What a backup would replace, before it is restored. */
 export async function checkBackup(
@@ -197,14 +195,14 @@ export async function checkBackup(
 ): Promise<Result<{ content: BackupContent; replaces: string[] }>> {
   const text = await fileText(file, LARGEST_BACKUP)
   if (!text.ok) return text
-  const { readBackup } = await interchange()
+  const [{ readBackup }, { clashes }] = await Promise.all([interchange(), everything()])
   const read = readBackup(text.value)
   return read.ok ? ok({ content: read.value, replaces: await clashes(read.value) }) : read
 }
 
 /** Puts a backup in, all or nothing; tabs that show what it replaces follow. */
 export async function restoreBackup(content: BackupContent): Promise<void> {
-  await restoreAll(content)
+  await (await everything()).restoreAll(content)
   await refreshFoods()
 }
 

@@ -4,16 +4,8 @@ import { clsx } from 'clsx'
 import { CalendarDays, CookingPot, Printer } from 'lucide-react'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
-import {
-  dayCommands,
-  sessionOf,
-  useDayDishes,
-  useDayPlan,
-  useDaySettings,
-  useDish,
-  useDishNames,
-  useOpenDay,
-} from '../../store'
+import { useDish, useDishNames } from '../../store'
+import { dayCommands, sessionOf, useDayDishes, useDayPlan, useDaySettings, useOpenDay } from '../../store/day'
 import {
   Button,
   Card,

@@ -1,6 +1,6 @@
 import { type DayPlan, spell } from '@frijol/core/day'
 import type { DaySettings, Dish, TimedTask } from '@frijol/core/model'
-import { fieldOf, useDayPlan } from '../../store'
+import { fieldOf, useDayPlan } from '../../store/day'
 import { Button, Card, CardTitle, Field, TextInput } from '../../ui'
 import { useMemo } from 'react'
 import { clock, day } from './clock'

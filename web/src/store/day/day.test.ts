@@ -13,13 +13,9 @@ import {
   giveLonger,
   keepLeftover,
   markMissed,
-  openDay,
-  redoDay,
   runDay,
   sessionOf,
   skipTask,
-  undoDay,
-  useOpenDay,
   writeMeasure,
   writeNote,
   writeWeighing,
@@ -31,14 +27,13 @@ import {
   dayRepository,
   dishRepository,
   photosOf,
-  readAll,
   readTrials,
-  restoreAll,
   watchOpenDay,
 } from '../../data'
 import { database } from '../../data/database'
+import { readAll, restoreAll } from '../../data/everything'
 import { useKitchenStore } from '../kitchen'
-import { closeDayDocument, flushDay } from './openDay'
+import { closeDayDocument, flushDay, openDay, redoDay, undoDay, useOpenDay } from './openDay'
 
 const [demo] = demoKitchen().dishes
 if (demo === undefined) throw new Error('the demo has no dish')

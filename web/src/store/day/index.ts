@@ -1,3 +1,4 @@
+/** What the days at the counter need of the planner: fetched with the screens that show them, not at the start. */
 export {
   acceptPlan,
   beginTask,
@@ -18,16 +19,7 @@ export {
   writeWeighing,
 } from './cooking'
 export * as dayCommands from './dayCommands'
-export {
-  closeDayDocument,
-  flushDay,
-  flushDayOnLeave,
-  openDay,
-  redoDay,
-  runDay,
-  undoDay,
-  useOpenDay,
-} from './openDay'
+export { flushDay, openDay, redoDay, runDay, undoDay, useOpenDay } from './openDay'
 export { fieldOf, useDayDishes, useDayPlan, useDaySettings } from './planning'
 export {
   connectDevices,

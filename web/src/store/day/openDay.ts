@@ -1,5 +1,6 @@
 import { CookDay } from '@frijol/core/model'
 import { dayRepository } from '../../data'
+import { useDayDoor } from '../dayDoor'
 import { createDocument, type Command as DocumentCommand } from '../document'
 import { nowIso } from '../ids'
 
@@ -32,5 +33,10 @@ export const {
   undo: undoDay,
   redo: redoDay,
   flush: flushDay,
-  leave: flushDayOnLeave,
 } = document
+
+/** The frame knows of it from now on. */
+useDayDoor.setState({ undo: document.undo, redo: document.redo, leave: document.leave })
+document.use.subscribe(({ save, past, future }) =>
+  useDayDoor.setState({ save, last: past.at(-1)?.label ?? null, next: future.at(-1)?.label ?? null }),
+)

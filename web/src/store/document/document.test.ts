@@ -7,10 +7,10 @@ import {
   dishRepository,
   readTrials,
   removeDish,
-  restoreAll,
   restoreDish,
   type Saved,
 } from '../../data'
+import { restoreAll } from '../../data/everything'
 import * as commands from '../commands'
 import { useKitchenStore } from '../kitchen'
 import { loadKitchen } from '../load'
