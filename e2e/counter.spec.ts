@@ -184,7 +184,7 @@ test.describe('at the counter', () => {
     const put = async (name: RegExp) => {
       await page.getByRole('button', { name: 'All steps' }).click()
       await page.getByRole('dialog').getByRole('button', { name }).first().click()
-      await page.getByRole('button', { name: 'It is on' }).click()
+      await page.getByRole('button', { name: /^It (?:is on|has begun)$/ }).click()
     }
     await put(/Begin to simmer: split peas/i)
     await put(/Begin to roast/i)
@@ -298,7 +298,7 @@ test.describe('at the counter', () => {
       .getByRole('dialog')
       .getByRole('button', { name: /Begin to simmer: split peas/i })
       .click()
-    await page.getByRole('button', { name: 'It is on' }).click()
+    await page.getByRole('button', { name: /^It (?:is on|has begun)$/ }).click()
     await page.getByRole('button', { name: 'All steps' }).click()
     await page
       .getByRole('dialog')

@@ -123,8 +123,9 @@ export function liveOf(session: CookSession, cooks: number, nowMs: number): Live
     ({ task, state }) =>
       state === 'waiting' && (task.kind !== 'check' || task.task.after.every(({ id }) => isOver.has(id))),
   )
-  const count = Math.max(cooks, begun.length)
-  const now = [...begun, ...waiting].slice(0, count)
+  // What is up waits for a hand before anything new is begun.
+  const due = tasks.filter(({ state }) => state === 'due')
+  const now = [...begun, ...due, ...waiting].slice(0, Math.max(cooks, begun.length))
   return {
     tasks,
     now,
@@ -134,7 +135,9 @@ export function liveOf(session: CookSession, cooks: number, nowMs: number): Live
     next: waiting.filter((one) => !now.includes(one)),
     isClockBack: session.log.some(({ at }) => at > nowMs + MINUTE_MS),
     isDone:
-      hands.length === 0 && tasks.every(({ task, state }) => state !== 'waiting' || task.kind === 'check'),
+      hands.length === 0 &&
+      due.length === 0 &&
+      tasks.every(({ task, state }) => state !== 'waiting' || task.kind === 'check'),
   }
 }
 

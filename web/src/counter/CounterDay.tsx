@@ -151,10 +151,18 @@ function Counter({ day, session }: { day: CookDay; session: CookSession }) {
       className="grid min-h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr_auto] gap-3 p-4 outline-none lg:h-dvh max-sm:p-3"
     >
       <Top day={day}>
-        <Button tone="quiet" className="min-h-11 px-2.5 text-[16px]" onClick={() => setSheet('counter')}>
+        <Button
+          tone="quiet"
+          className="min-h-11 px-2.5 text-[16px] max-sm:px-1.5"
+          onClick={() => setSheet('counter')}
+        >
           At this counter
         </Button>
-        <Button tone="quiet" className="min-h-11 px-2.5 text-[16px]" onClick={() => setClosing(true)}>
+        <Button
+          tone="quiet"
+          className="min-h-11 px-2.5 text-[16px] max-sm:px-1.5"
+          onClick={() => setClosing(true)}
+        >
           Close the day
         </Button>
       </Top>
@@ -170,7 +178,7 @@ function Counter({ day, session }: { day: CookDay; session: CookSession }) {
       <div className="grid min-h-0 grid-cols-[minmax(0,1fr)] gap-4 lg:grid-cols-[minmax(0,1fr)_400px] lg:grid-rows-[minmax(0,1fr)]">
         <section
           aria-label="Now"
-          className="min-h-[520px] overflow-auto rounded-card bg-paper p-6 lg:min-h-0 max-sm:p-4"
+          className="min-h-[380px] overflow-auto rounded-card bg-paper p-6 lg:min-h-0 max-sm:p-4"
         >
           {inHand !== undefined ? (
             <WeighIn
@@ -262,10 +270,10 @@ function Top({ day, children }: { day: CookDay; children?: ReactNode }) {
   const fault = useOpenDay((state) => state.fault)
   const isTroubled = save === 'refused' || save === 'gone'
   return (
-    <header className="no-print flex items-center justify-between gap-3 px-1 text-[16px]">
+    <header className="no-print flex items-center justify-between gap-x-3 px-1 text-[16px] max-sm:gap-x-1">
       <Link
         to={`/dish/${day.dishIds[0] ?? ''}/cook`}
-        className="min-h-11 leading-[44px] text-ink-2 underline"
+        className="min-h-11 leading-[44px] whitespace-nowrap text-ink-2 underline"
       >
         The plan<span className="max-sm:hidden"> of {day.name}</span>
       </Link>

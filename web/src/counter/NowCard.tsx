@@ -6,6 +6,7 @@ import { beginTask, endTask, giveLonger } from '../store/day'
 import { BigButton } from './Big'
 import { clockAt, clockOf, countdown, grams } from './clock'
 import { useSpaceBar } from './useCounter'
+import { dueWords, overWords } from './words'
 
 const MINUTE_MS = 60_000
 
@@ -50,12 +51,12 @@ export function NowCard({ one, session, lines, now, onWeigh, onSheet, onDone }: 
           {task.station === 'counter' ? '' : ` · ${task.stationLabel}`}
           {task.tempC === null ? '' : ` at ${Math.round(task.tempC)} °C`}
         </p>
-        <h1 className="m-0 text-[36px] leading-tight">{task.label}</h1>
+        <h1 className="m-0 text-[36px] leading-tight first-letter:uppercase">{task.label}</h1>
         <p className="m-0 mt-1 text-[18px] text-ink-2">
           {state === 'waiting'
             ? `${minutesTo > 1 ? `at ${clockAt(task.startMin)}, in ${spell(minutesTo)}` : minutesTo < -1 ? `was to begin at ${clockAt(task.startMin)}, ${spell(-minutesTo)} ago` : 'now'}; takes ${spell(task.task.durationMin)}`
             : state === 'running' || state === 'due'
-              ? `begun at ${clockOf(begunMs ?? now)}, until ${clockOf(dueMs ?? now)}`
+              ? `begun at ${clockOf(begunMs ?? now)}, ${state === 'due' ? `up at ${clockOf(dueMs ?? now)}: ${dueWords(task)}` : `until ${clockOf(dueMs ?? now)}`}`
               : state === 'done'
                 ? `done at ${clockOf(one.endedMs ?? now)}`
                 : state === 'missed'
@@ -63,7 +64,9 @@ export function NowCard({ one, session, lines, now, onWeigh, onSheet, onDone }: 
                   : 'left out'}
         </p>
       </header>
-      {task.text !== '' && <p className="m-0 max-w-[60ch] text-[22px] leading-snug">{task.text}</p>}
+      {task.text !== '' && !task.label.endsWith(task.text) && (
+        <p className="m-0 max-w-[60ch] text-[22px] leading-snug">{task.text}</p>
+      )}
       {(state === 'running' || state === 'due') && (
         <p
           role="timer"
@@ -116,19 +119,13 @@ export function NowCard({ one, session, lines, now, onWeigh, onSheet, onDone }: 
         )}
         {!isOver && (
           <BigButton tone={toWeigh.length > 0 && state === 'waiting' ? 'plain' : 'primary'} onClick={act}>
-            {state === 'waiting' && !isShort
-              ? 'Begin'
-              : task.kind === 'check'
-                ? 'Looked at it'
-                : task.id.endsWith(':set-up')
-                  ? 'It is on'
-                  : task.kind === 'by-itself'
-                    ? 'It is off'
-                    : 'Done'}
+            {state === 'waiting' && !isShort ? 'Begin' : overWords(task)}
           </BigButton>
         )}
         {state === 'waiting' && !isShort && <BigButton onClick={finish}>Done already</BigButton>}
-        {state === 'running' && <BigButton onClick={() => giveLonger(task, 5)}>5 min more</BigButton>}
+        {(state === 'running' || state === 'due') && (
+          <BigButton onClick={() => giveLonger(task, 5)}>5 min more</BigButton>
+        )}
         <BigButton onClick={() => onSheet('note')}>Note</BigButton>
         {task.stepId !== null && task.kind !== 'check' && (
           <BigButton onClick={() => onSheet('measure')}>Measure</BigButton>

@@ -4,6 +4,7 @@ import { endTask, giveLonger } from '../store/day'
 import { BigButton } from './Big'
 import { clockAt, clockOf, countdown } from './clock'
 import { isCheckDue } from './useCounter'
+import { dueWords, overWords } from './words'
 
 /** What goes by itself: the first to be up on top, each with its end and the next look at it. */
 export function Running({ live, now, onOpen }: { live: LiveDay; now: number; onOpen: (id: string) => void }) {
@@ -55,15 +56,15 @@ function One({ one, live, now, onOpen }: OneProps) {
           {countdown(leftMs)}
         </b>
       </div>
-      <div className="mt-1 h-5 overflow-hidden rounded-full bg-husk" aria-hidden="true">
+      <div className="mt-1 h-4 overflow-hidden rounded-full bg-husk" aria-hidden="true">
         <div
-          className={clsx('h-full rounded-full', isDue ? 'bg-turmeric' : 'bg-mung-soft')}
+          className={clsx('h-full rounded-full', isDue ? 'bg-turmeric' : 'bg-mung')}
           style={{ width: `${Math.max(3, gone * 100)}%` }}
         />
       </div>
       <p className={clsx('m-0 mt-1 text-[16px]', isDue ? 'text-turmeric-deep' : 'text-ink-2')}>
         {isDue
-          ? `Up at ${clockOf(dueMs ?? now)}: take it off`
+          ? `Up at ${clockOf(dueMs ?? now)}: ${dueWords(task)}`
           : `until ${clockOf(dueMs ?? now)}${
               check === undefined
                 ? ''
@@ -75,7 +76,7 @@ function One({ one, live, now, onOpen }: OneProps) {
       {isDue && (
         <div className="mt-2 flex gap-2">
           <BigButton tone="primary" onClick={() => endTask(task)}>
-            It is off
+            {overWords(task)}
           </BigButton>
           <BigButton onClick={() => giveLonger(task, 5)}>5 min more</BigButton>
         </div>

@@ -80,7 +80,12 @@ export function WeighIn({ session, lines, queue, line, onLine }: WeighInProps) {
           </h1>
           <p className="m-0 text-[17px] text-ink-2">{line.text}</p>
         </div>
-        <ScaleState />
+        <div className="flex items-center gap-2">
+          <ScaleState />
+          <BigButton tone="quiet" onClick={() => onLine(null)}>
+            Stop weighing
+          </BigButton>
+        </div>
       </header>
       {weighed.has(key) && (
         <p role="status" className="m-0 rounded-lg bg-mung-soft px-3 py-2 text-[17px] text-mung-deep">
@@ -145,9 +150,6 @@ export function WeighIn({ session, lines, queue, line, onLine }: WeighInProps) {
         )}
         <Instead value={instead} onChange={setInstead} />
         {hasScale && <span className="text-[16px] text-ink-2 max-lg:hidden">space bar = next</span>}
-        <BigButton tone="quiet" className="ml-auto" onClick={() => onLine(null)}>
-          Stop weighing
-        </BigButton>
       </footer>
     </div>
   )

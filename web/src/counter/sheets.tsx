@@ -286,7 +286,8 @@ export function StepsSheet({
             >
               <b className="w-14 shrink-0 tabular-nums">{clockAt(task.startMin)}</b>
               <span className="min-w-0 flex-1">
-                {task.label} <span className="text-ink-2">{task.dish}</span>
+                <span className="inline-block first-letter:uppercase">{task.label}</span>{' '}
+                <span className="text-ink-2">{task.dish}</span>
               </span>
               <span className="shrink-0 text-ink-2">
                 {STATE_WORDS[state] === '' ? spell(task.task.durationMin) : STATE_WORDS[state]}

@@ -50,6 +50,7 @@ export function MoveTask({
           {(props) => (
             <TextInput
               {...props}
+              autoFocus
               type="datetime-local"
               step={300}
               value={fieldOf(new Date(startMin * MINUTE_MS))}
