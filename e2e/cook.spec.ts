@@ -36,3 +36,55 @@ test('cook: follows the method, and says so where there is none', async ({ page 
   await page.goto(page.url().replace(/\/[a-z]+(?:\?.*)?$/, '/cook'))
   await expect(page.getByText('Write the method first')).toBeVisible()
 })
+
+test('cook: another dish on the same day, a task put elsewhere, undone; all of it survives a reload', async ({
+  page,
+}) => {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Open the demo kitchen' }).click()
+  await expect(page.getByRole('link', { name: 'Moussaka' })).toBeVisible()
+  await page.goto('/dish/avgolemono/cook')
+  await page.locator('input[type="datetime-local"]').fill('2026-06-18T13:00')
+  await page
+    .getByRole('group', { name: 'Dishes' })
+    .getByRole('button', { name: 'Courgette keftedes' })
+    .click()
+  const list = page.getByRole('group', { name: 'By the clock' })
+  await expect(list.getByText('Plate Courgette keftedes')).toBeVisible()
+  await expect(list.getByText('Plate Avgolemono')).toBeVisible()
+  await expect(page.getByText(/no plan is shorter/)).toBeVisible()
+  const blend = list.getByRole('listitem').filter({ hasText: /^\d\d:\d\d.?Blend: silken tofu/ })
+  const before = ((await blend.locator('b').textContent()) ?? '').trim()
+  // By its pin: what the day would be is shown before it counts.
+  await page.getByRole('button', { name: /^Put Blend: silken tofu/ }).click()
+  const card = page.getByRole('region', { name: 'Another time' })
+  await card.getByRole('button', { name: '5 min earlier' }).click()
+  await card.getByRole('button', { name: '5 min earlier' }).click()
+  await expect(card.getByRole('status')).toContainText('erved at 13:00 as before')
+  await expect(blend.locator('b')).toHaveText(before)
+  await card.getByRole('button', { name: 'Put it there' }).click()
+  const [hours = 0, minutes = 0] = before.split(':').map(Number)
+  const earlier = hours * 60 + minutes - 10
+  const wanted = `${String(Math.floor(earlier / 60)).padStart(2, '0')}:${String(earlier % 60).padStart(2, '0')}`
+  await expect(blend.locator('b')).toHaveText(wanted)
+  await expect(page.getByRole('region', { name: /^Saving of/ }).getByRole('status')).toHaveText('Saved')
+  await page.reload()
+  await expect(blend.locator('b')).toHaveText(wanted)
+  await expect(list.getByText('Plate Courgette keftedes')).toBeVisible()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(blend.locator('b')).toHaveText(before)
+  // By dragging its bar.
+  const bar = page
+    .getByRole('img')
+    .locator('g', { has: page.locator('title', { hasText: 'Chill: courgette keftedes' }) })
+    .last()
+  const box = await bar.boundingBox()
+  if (box === null) throw new Error('no bar')
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(box.x - 80, box.y + box.height / 2, { steps: 6 })
+  await page.mouse.up()
+  await expect(card.getByRole('status')).toContainText(/erved at|does not fit/)
+  await card.getByRole('button', { name: 'Leave it' }).click()
+  await expect(card).toHaveCount(0)
+})

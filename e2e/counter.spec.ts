@@ -314,4 +314,64 @@ test.describe('at the counter', () => {
     await page.reload()
     await expect(serving.getByText('on time')).toBeVisible()
   })
+
+  test('two tablets at one counter: what either writes down is on both', async ({ page, context }) => {
+    await beginSupper(page)
+    const other = await context.newPage()
+    await other.goto(page.url())
+    await expect(other.getByRole('region', { name: 'Now' })).toBeVisible()
+    await page.keyboard.press('n')
+    await page.getByRole('button', { name: 'needs salt' }).click()
+    await other.keyboard.press('n')
+    await other.getByRole('button', { name: 'needs acid' }).click()
+    await expect(page.getByRole('dialog')).toHaveCount(0)
+    await expect
+      .poll(async () => {
+        const [day] = (await rows(page, 'days')) as { value: { session: { notes: { text: string }[] } } }[]
+        return day?.value.session.notes.map(({ text }) => text).sort()
+      })
+      .toEqual(['needs acid', 'needs salt'])
+    // A weighing by hand here is ticked there.
+    await page.getByRole('button', { name: 'Weigh everything in' }).click()
+    await page.getByLabel('Grams on your scale').fill('201,5')
+    await page.getByRole('button', { name: 'Keep 202 g' }).click()
+    await expect(other.getByRole('button', { name: /201\.5 g weighed|202 g weighed/ })).toBeVisible()
+  })
+
+  test('a picture is made small and kept with its step; what is no picture is told', async ({ page }) => {
+    await beginSupper(page)
+    await page.keyboard.press('n')
+    await page
+      .getByLabel('A picture')
+      .setInputFiles({ name: 'x.png', mimeType: 'image/png', buffer: Buffer.from('no picture') })
+    await expect(page.getByText('is no picture that the browser can open')).toBeVisible()
+    await page
+      .getByLabel('A picture')
+      .setInputFiles(new URL('../docs/screenshots/mix.png', import.meta.url).pathname)
+    await expect(page.getByText('The picture is kept with this step.')).toBeVisible()
+    const [photo] = (await rows(page, 'photos')) as { dataUrl: string; width: number; height: number }[]
+    expect(photo?.width).toBe(1280)
+    expect(photo?.dataUrl).toMatch(/^data:image\/jpeg;base64,/)
+    expect(photo?.dataUrl.length).toBeLessThan(400_000)
+  })
+
+  test('the stand-in is told by its page, and the probe warms with what is put on', async ({ page }) => {
+    await page.goto('/stand-in')
+    const display = page.getByLabel('Display')
+    await page.getByRole('button', { name: 'Plug in' }).first().click()
+    await page.getByRole('button', { name: 'Take all away' }).click()
+    await page.getByRole('button', { name: 'Zero' }).click()
+    await expect(display).toHaveText('0.0 g')
+    await page.getByRole('button', { name: 'Add 10 g' }).click()
+    await expect(display).toHaveText('10.0 g')
+    await page.getByRole('button', { name: 'Unplug' }).first().click()
+    await expect(display).toHaveText('off')
+    await page.getByRole('button', { name: 'Plug in' }).first().click()
+    await page.getByRole('button', { name: 'A minute in a second' }).click()
+    await page.getByRole('button', { name: 'Into something hot' }).first().click()
+    const probe = page.getByRole('region', { name: 'Probe' })
+    await expect(probe.getByText(/1: (?:[5-9]\d)\.\d °C/)).toBeVisible()
+    await page.getByRole('button', { name: 'Out of it' }).first().click()
+    await page.getByRole('button', { name: 'As it is' }).click()
+  })
 })

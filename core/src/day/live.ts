@@ -5,6 +5,9 @@ import { PLATE_MIN } from './table'
 import { COOK, resourcesOf } from './tasks'
 
 const MINUTE_MS = 60_000
+const toMin = (ms: number): number => Math.round(ms / MINUTE_MS)
+const byStart = (tasks: readonly TimedTask[]): TimedTask[] =>
+  [...tasks].sort((a, b) => a.startMin - b.startMin || a.endMin - b.endMin)
 
 /** `due`: it goes by itself and its time is up; somebody has to see to it. */
 export type LiveState = 'waiting' | 'running' | 'due' | 'done' | 'skipped' | 'missed'
@@ -108,9 +111,7 @@ export const followedBy = (tasks: readonly TimedTask[], id: string): TimedTask |
 /** The day as it stands at a moment: what is done, what runs, what the hands are for, what is next. @param nowMs since 1970 */
 export function liveOf(session: CookSession, cooks: number, nowMs: number): LiveDay {
   const done = doneOf(session)
-  const tasks = [...session.tasks]
-    .sort((a, b) => a.startMin - b.startMin || a.endMin - b.endMin)
-    .map((task) => liveTask(task, done.get(task.id), nowMs))
+  const tasks = byStart(session.tasks).map((task) => liveTask(task, done.get(task.id), nowMs))
   const isOver = new Set(
     tasks.flatMap(({ task, state }) =>
       state === 'done' || state === 'skipped' || state === 'missed' ? [task.id] : [],
@@ -160,8 +161,6 @@ export interface Replanned {
   /** Waits that are longer than they should be, in words. */
   readonly broken: readonly string[]
 }
-
-const toMin = (ms: number): number => Math.round(ms / MINUTE_MS)
 
 interface Left {
   readonly tasks: readonly TimedTask[]
@@ -222,6 +221,46 @@ function roomFor(resources: readonly PlanResource[], live: LiveDay): PlanResourc
 }
 
 const REPLAN_EFFORT = 3000
+/** Minutes by which a task may be off its plan without the plan being off. */
+const GRACE_MIN = 1
+
+/** When a task is on, as it stands: over, running to its end, or planned. */
+function spanOf({ task, begunMs, endedMs, dueMs }: LiveTask, nowMin: number): readonly [number, number] {
+  if (endedMs !== null) return [toMin(begunMs ?? endedMs), toMin(endedMs)]
+  if (dueMs !== null) return [toMin(begunMs ?? dueMs), Math.max(nowMin, toMin(dueMs))]
+  return [task.startMin, task.startMin + task.task.durationMin]
+}
+
+/** Whether the plan still holds for what is left: nothing is late, no wait is broken, nothing is needed twice. */
+function stillHolds(live: LiveDay, resources: readonly PlanResource[], nowMin: number): boolean {
+  const byId = new Map(live.tasks.map((one) => [one.task.id, one]))
+  const open = live.tasks.filter(({ endedMs }) => endedMs === null)
+  const waiting = open.filter(({ state }) => state === 'waiting')
+  const isInTime = waiting.every(({ task }) => {
+    if (task.startMin + GRACE_MIN < nowMin) return false
+    return task.task.after.every(({ id, minLagMin, maxLagMin }) => {
+      const before = byId.get(id)
+      if (before === undefined || before.state === 'skipped' || before.state === 'missed') return true
+      const wait = task.startMin - spanOf(before, nowMin)[1]
+      return wait >= minLagMin - GRACE_MIN && (maxLagMin === null || wait <= maxLagMin + GRACE_MIN)
+    })
+  })
+  if (!isInTime) return false
+  const spans = open.map((one) => ({ task: one.task.task, span: spanOf(one, nowMin) }))
+  return spans.every(({ task, span: [from] }) => {
+    const beside = spans.filter(({ span }) => span[0] <= from && from < span[1] - GRACE_MIN)
+    return resources.every(({ id, capacity, sharedTemperature }) => {
+      const there = beside.filter((one) => (one.task.uses[id] ?? 0) > 0)
+      if ((task.uses[id] ?? 0) === 0 || there.length < 2) return true
+      if (there.reduce((sum, one) => sum + (one.task.uses[id] ?? 0), 0) > capacity) return false
+      const bands = there.flatMap(({ task: { tempC } }) => (tempC === null ? [] : [tempC]))
+      return (
+        !sharedTemperature ||
+        Math.max(...bands.map(({ low }) => low)) <= Math.min(...bands.map(({ high }) => high))
+      )
+    })
+  })
+}
 
 /** Longest waits and latest times are let go, but for what begins as soon as it is set up. */
 const loosened = (placing: Placing): Placing => ({
@@ -308,11 +347,24 @@ export function replan(
     return [{ ...task, startMin: begunMs === null ? endMin : Math.min(endMin, toMin(begunMs)), endMin }]
   })
   if (left.tasks.length === 0) return { tasks: over, serveMin: session.serveMin, laterMin: 0, broken: [] }
+  const resources = roomFor(resourcesOf(kitchen, cooks), live)
+  // A plan that holds is kept: what the cook has read off it stays as it is.
+  if (stillHolds(live, resources, nowMin)) {
+    const open = live.tasks.flatMap(({ task, begunMs, endedMs }) =>
+      endedMs === null ? [begunMs === null ? task : { ...task, startMin: toMin(begunMs) }] : [],
+    )
+    return {
+      tasks: byStart([...over, ...open]),
+      serveMin: session.serveMin,
+      laterMin: 0,
+      broken: left.broken,
+    }
+  }
   // In the night that is going on somebody is up.
   const absent = away.filter(({ from, to }) => !(minuteOf(from) <= nowMin && nowMin < minuteOf(to)))
   const placing = {
     tasks: left.tasks,
-    resources: roomFor(resourcesOf(kitchen, cooks), live),
+    resources,
     away: absent,
     windows: left.windows,
     kitchen,
@@ -328,7 +380,7 @@ export function replan(
     return { ...task, startMin, task: whole.get(task.id) ?? task.task }
   })
   return {
-    tasks: [...over, ...tasks].sort((a, b) => a.startMin - b.startMin || a.endMin - b.endMin),
+    tasks: byStart([...over, ...tasks]),
     serveMin: plan.serveMin,
     laterMin: plan.serveMin - session.serveMin,
     broken,
