@@ -150,6 +150,47 @@ describe('the recipes of the reading corpus', () => {
   )
 })
 
+describe('who is needed, and where', () => {
+  const tasksFor = (lines: readonly string[], steps: readonly string[]) =>
+    day([recipe('Try', lines, steps)], { away: [] }).tasks
+
+  it('lets drip by itself what drips for hours, and not what is drained in a minute', () => {
+    const tasks = tasksFor(
+      ['1000 g oat milk', '30 g cornflour'],
+      ['Simmer the oat milk with the cornflour for 5 minutes.', 'Strain through a cloth for 3 hours.'],
+    )
+    expect(tasks.find(({ label }) => label.startsWith('Strain'))).toMatchObject({ kind: 'by-itself' })
+    const quick = tasksFor(['300 g pasta'], ['Boil the pasta for 9 minutes.', 'Drain the pasta.'])
+    expect(quick.find(({ label }) => label.startsWith('Drain'))).toMatchObject({ kind: 'work' })
+  })
+
+  it('dries in the oven what is dried hotter than a drier gets', () => {
+    const tasks = tasksFor(
+      ['240 g cooked black beans', '80 g walnuts'],
+      ['Mash the beans with the walnuts.', 'Spread thin and dry in the oven at 150 °C for 35 minutes.'],
+    )
+    const dried = tasks.find(({ kind, label }) => kind === 'by-itself' && label.startsWith('Dr'))
+    expect(dried?.task.uses).toMatchObject({ oven: 1 })
+    expect(dried?.tempC).toBe(150)
+  })
+
+  it('looks once in the middle where one look is all there is time for', () => {
+    const tasks = roastTasks(28)
+    const main = tasks.find(({ kind, tempC }) => kind === 'by-itself' && tempC !== null)
+    const looks = tasks.filter(({ kind }) => kind === 'check')
+    expect(looks).toHaveLength(1)
+    const at = ((looks[0]?.startMin ?? 0) - (main?.startMin ?? 0)) / 28
+    expect(at).toBeGreaterThan(0.25)
+    expect(at).toBeLessThan(0.75)
+  })
+
+  const roastTasks = (minutes: number) =>
+    tasksFor(
+      ['600 g cauliflower', '20 g olive oil'],
+      [`Roast the cauliflower with the oil at 200 °C for ${minutes} minutes.`],
+    )
+})
+
 describe('one oven, two temperatures', () => {
   const [a, b] = [roast('Cauliflower', 175), roast('Parsnips', 200)]
   const shared = day([a, b])

@@ -91,3 +91,9 @@ export const mostWaitMin = (operation: OperationId | null): number =>
 export const PLATE_MIN = 4
 /** Steps of less than this are told with it, and not as less. */
 export const LEAST_MIN = 1
+
+/** Goes by itself where it takes longer than so many minutes: it drips, or lies under its weight. Practice. */
+export const DRIPS: ReadonlySet<OperationId> = new Set(['drain', 'strain', 'press', 'squeeze', 'coagulate'])
+export const DRIPS_MIN = 12
+/** Hotter than that nothing is dried in a drier: the oven is meant. */
+export const DRIER_MOST_C = 90

@@ -11,7 +11,18 @@ import type {
 } from '../model'
 import { specOf } from '../program'
 import type { PlanResource } from '../schedule'
-import { checkFor, LEAST_MIN, mostWaitMin, OVEN_BAND_C, PLATE_MIN, SET_UP_MIN, STATIONS } from './table'
+import {
+  checkFor,
+  DRIER_MOST_C,
+  DRIPS,
+  DRIPS_MIN,
+  LEAST_MIN,
+  mostWaitMin,
+  OVEN_BAND_C,
+  PLATE_MIN,
+  SET_UP_MIN,
+  STATIONS,
+} from './table'
 
 export const COOK = 'cook'
 /** Somebody has to be near; any number of things can be kept an eye on. */
@@ -57,7 +68,8 @@ const names = ({ takes }: StepReading, part: string): string => {
   if (named.length === 0) return part.charAt(0).toLowerCase() + part.slice(1)
   const chosen = named.slice(0, MOST_NAMES).map(({ name }) => {
     const plain = (name.split(/[,(]/)[0] ?? name).trim()
-    return plain.charAt(0).toLowerCase() + plain.slice(1)
+    // An abbreviation stays as it is.
+    return /^[A-Z]{2}/.test(plain) ? plain : plain.charAt(0).toLowerCase() + plain.slice(1)
   })
   return chosen.filter((name) => name !== '').join(', ')
 }
@@ -81,7 +93,8 @@ function placing(
     resources.find(({ id, sharedTemperature }) => (kind === 'oven' ? sharedTemperature : id === kind))?.id
   let station = COUNTER
   if (known !== null) {
-    for (const kind of STATIONS[known.medium]) {
+    const isOvenDried = known.medium === 'dry-air' && (step.tempC ?? 0) > DRIER_MOST_C
+    for (const kind of isOvenDried ? (['oven'] as const) : STATIONS[known.medium]) {
       // Without one of its own the kitchen is taken to have what the words ask for: Method says what is missing.
       const id = ofKind(kind)
       if (id === undefined) continue
@@ -155,7 +168,8 @@ function checksOf(
   const count = Math.min(MOST_CHECKS, Math.floor((durationMin - handsMin) / everyMin))
   return Array.from({ length: Math.max(0, count) }, (_, index) => ({
     id: `${id}:check-${index + 1}`,
-    atMin: (index + 1) * everyMin,
+    // One look alone is best in the middle.
+    atMin: count === 1 ? Math.min(everyMin, Math.round(durationMin / 2)) : (index + 1) * everyMin,
     // A little early or late does no harm.
     slackMin: Math.max(1, Math.round(everyMin / 4)),
     handsMin,
@@ -173,7 +187,9 @@ function stepTasks(
   waits: Waits,
 ): StepTasks {
   const operation = reading.operation as OperationId | null
-  const attendance = attendanceOf(reading)
+  // What drips through a cloth for an hour needs nobody, whatever a minute of it would.
+  const drips = operation !== null && DRIPS.has(operation) && reading.minutes > DRIPS_MIN
+  const attendance = drips ? 'alone' : attendanceOf(reading)
   const { station, uses, tempC } = placing(reading, step, resources)
   const minutes = wholeMin(reading.minutes)
   const verb = operation === null ? 'Do' : specOf(operation).name
