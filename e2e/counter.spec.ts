@@ -353,6 +353,8 @@ test.describe('at the counter', () => {
     expect(photo?.width).toBe(1280)
     expect(photo?.dataUrl).toMatch(/^data:image\/jpeg;base64,/)
     expect(photo?.dataUrl.length).toBeLessThan(400_000)
+    await page.keyboard.press('n')
+    await expect(page.getByRole('img', { name: /^Picture taken at/ })).toBeVisible()
   })
 
   test('the stand-in is told by its page, and the probe warms with what is put on', async ({ page }) => {

@@ -11,6 +11,7 @@ import {
   keeps,
   liveOf,
   madeTrial,
+  measuresFor,
   missedChecks,
   onCurve,
   planDay,
@@ -427,6 +428,20 @@ describe('weighing in', () => {
     const salt = weighLines(SUPPER, assessment, defaultKitchen).find(({ name }) => /salt/i.test(name))
     // A part without a family has no ratio to decide.
     expect(salt === undefined ? null : decidedBy(salt, SUPPER, lines, library, defaultKitchen)).toBeNull()
+  })
+
+  it('offers first what belongs to a step', () => {
+    expect(measuresFor('culture', 'cultured-thick', false)[0]).toBe('pH')
+    expect(measuresFor('steam', 'bound-dough-slice', false)[0]).toBe('core')
+    expect(measuresFor('simmer', 'coating-sauce', true).slice(0, 3)).toEqual([
+      'yield',
+      'step-mass',
+      'line-spread',
+    ])
+    // Everything can be measured anywhere, once each.
+    expect([...measuresFor(null, null, false)].sort()).toEqual(
+      [...measuresFor('roast', 'bound-patty', true)].sort(),
+    )
   })
 
   it('labels a tub with its allergens and the usual date', () => {

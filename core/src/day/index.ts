@@ -23,6 +23,7 @@ export {
   replan,
   type Replanned,
 } from './live'
+export { measuresFor } from './measures'
 export { type DayAsk, type DayOptions, type DayPlan, minuteOf, planDay, type Wait } from './plan'
 export { usualRemarks } from './remarks'
 export { daySheet, dayToIcal, type SheetOptions, spell, stretchedWords } from './sheet'

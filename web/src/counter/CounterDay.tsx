@@ -22,6 +22,7 @@ import { Button, saveFile, toast, useShortcut } from '../ui'
 import { BigButton } from './Big'
 import { clockAt, useNow } from './clock'
 import { CloseDay } from './CloseDay'
+import { Notes } from './Notes'
 import { NowCard } from './NowCard'
 import { Running } from './Running'
 import { Serving } from './Serving'
@@ -346,5 +347,6 @@ const Closed = ({ session, dishId }: { session: CookSession; dishId: string }) =
         Go on with the next trial
       </Link>
     </p>
+    <Notes session={session} dishId={null} />
   </div>
 )

@@ -1,4 +1,4 @@
-import { type LiveDay, type LiveTask, spell, usualRemarks } from '@frijol/core/day'
+import { type LiveDay, type LiveTask, measuresFor, spell, usualRemarks } from '@frijol/core/day'
 import type { CookSession, DayMeasure, TimedTask } from '@frijol/core/model'
 import { useRef, useState } from 'react'
 import { Link } from 'react-router'
@@ -17,7 +17,8 @@ import {
 import { Field, NumberField, SelectInput, Sheet, TextInput, toast } from '../ui'
 import { askToNotify, mayNotify, ring } from './alarm'
 import { BigButton } from './Big'
-import { clockAt, clockOf } from './clock'
+import { clockAt } from './clock'
+import { Notes } from './Notes'
 import { useSound } from './useCounter'
 
 interface SheetProps {
@@ -105,21 +106,6 @@ export function NoteSheet({ session, one, onClose }: TaskSheetProps) {
   )
 }
 
-const Notes = ({ session, dishId }: { session: CookSession; dishId: string }) => {
-  const notes = session.notes.filter((note) => note.dishId === dishId)
-  if (notes.length === 0) return null
-  return (
-    <ul aria-label="Notes so far" className="m-0 mt-3 list-none border-t border-line p-0 pt-2 text-[16px]">
-      {notes.map(({ id, at, text, photoId }) => (
-        <li key={id} className="py-1">
-          <b className="tabular-nums">{clockOf(at)}</b> {photoId === null ? text : 'a picture'}
-        </li>
-      ))}
-    </ul>
-  )
-}
-
-const KINDS = ['step-mass', 'yield', 'core', 'line-spread', 'press', 'pH', 'portions'] as const
 const KIND_NAMES: Record<DayMeasure['kind'], string> = {
   'step-mass': 'Mass after this step',
   yield: 'Mass of the whole part, cooked',
@@ -143,9 +129,15 @@ const KIND_UNITS: Record<DayMeasure['kind'], string> = {
 export function MeasureSheet({ session, one, onClose }: TaskSheetProps) {
   const { task } = one
   const { scale, probe } = useDevices()
-  const [kind, setKind] = useState<DayMeasure['kind']>('step-mass')
-  const [value, setValue] = useState<number | null>(null)
   const part = partOfTask(session, task)
+  const step = part?.steps.find(({ id }) => id === task.stepId)
+  const kinds = measuresFor(
+    step?.operation ?? null,
+    part?.family ?? null,
+    part !== null && part.steps.at(-1)?.id === task.stepId,
+  )
+  const [kind, setKind] = useState<DayMeasure['kind']>(kinds[0] ?? 'step-mass')
+  const [value, setValue] = useState<number | null>(null)
   const onScale = kind === 'step-mass' || kind === 'yield' ? (scale?.g ?? null) : null
   const channel = probe?.channels.find(({ c }) => c !== null)
   const offered = kind === 'core' ? (channel?.c ?? null) : onScale
@@ -179,11 +171,11 @@ export function MeasureSheet({ session, one, onClose }: TaskSheetProps) {
               className="min-h-[56px] text-[18px]"
               value={kind}
               onChange={({ target }) => {
-                const chosen = KINDS.find((each) => each === target.value)
+                const chosen = kinds.find((each) => each === target.value)
                 if (chosen !== undefined) setKind(chosen)
               }}
             >
-              {KINDS.map((each) => (
+              {kinds.map((each) => (
                 <option key={each} value={each}>
                   {KIND_NAMES[each]}
                 </option>

@@ -15,11 +15,12 @@ import type {
   DayEvent,
   DayMeasure,
   Dish,
+  Photo,
   TimedTask,
   Weighing,
 } from '@frijol/core/model'
-import { useMemo } from 'react'
-import { addPhoto } from '../../data'
+import { useEffect, useMemo, useState } from 'react'
+import { addPhoto, photosOf } from '../../data'
 import { runJob, type ReplanResult } from '../../workers'
 import { newId } from '../ids'
 import { useKitchenStore } from '../kitchen'
@@ -148,6 +149,25 @@ export async function keepPhoto(file: Blob, task: TimedTask | null): Promise<str
   await addPhoto({ id, dayId: day.id, takenAt: Date.now(), ...small.photo })
   writeNote('', task, id)
   return null
+}
+
+/** The pictures of a day by their ids, as they are kept. */
+export function usePhotos(dayId: string, count: number): ReadonlyMap<string, Photo> {
+  const [photos, setPhotos] = useState<ReadonlyMap<string, Photo>>(new Map())
+  useEffect(() => {
+    let isCurrent = true
+    photosOf(dayId).then(
+      (found) => {
+        if (isCurrent) setPhotos(found)
+      },
+      (error: unknown) => console.error('The pictures of a day could not be read', error),
+    )
+    return () => {
+      isCurrent = false
+    }
+    // Read again whenever a note came or went.
+  }, [dayId, count])
+  return photos
 }
 
 /** What is to be weighed on a day, dish by dish. */

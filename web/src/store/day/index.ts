@@ -13,6 +13,7 @@ export {
   sessionOf,
   skipTask,
   useClosings,
+  usePhotos,
   useWeighLines,
   writeMeasure,
   writeNote,
