@@ -3,7 +3,7 @@ import { Dish } from './dish'
 import { PlanTask } from './planTask'
 
 const id = z.string().min(1).max(64)
-const taskId = z.string().min(1).max(120)
+const taskId = z.string().min(1).max(200)
 const text = (most: number) => z.string().max(most, `Keep this under ${most} characters.`)
 /** Minutes since 1970 in UTC. */
 const minute = z.number().int().min(-1e9).max(1e9)

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 
 const minute = z.number().int('Times are whole minutes.').min(0).max(100_000)
-const id = z.string().min(1).max(120)
+const id = z.string().min(1).max(200)
 
 /** What a task waits for: it starts at the end of that task plus so much, at least and at most. */
 export const PlanLag = z.strictObject({

@@ -220,7 +220,7 @@ describe('other ways', () => {
 
 it('the demo’s parts all have a method that the screen can show', () => {
   for (const { parts } of demoKitchen().dishes)
-    for (const { steps } of parts) expect(steps.length).toBeGreaterThan(2)
+    for (const { steps } of parts) expect(steps.length).toBeGreaterThan(0)
 })
 
 describe('a word that was read otherwise', () => {
