@@ -37,6 +37,8 @@ step('lint', [
   '--cache',
   '--cache-location',
   'node_modules/.cache/eslint',
+  '--concurrency',
+  '2',
   '--max-warnings',
   '0',
 ])
