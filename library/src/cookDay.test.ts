@@ -2,6 +2,7 @@ import {
   asMadeOf,
   asWeighed,
   beginRun,
+  beginSession,
   closingOf,
   decidedBy,
   differenceWords,
@@ -13,7 +14,6 @@ import {
   madeTrial,
   measuresFor,
   missedChecks,
-  onCurve,
   planDay,
   ratiosWith,
   replan,
@@ -79,19 +79,7 @@ const planFor = (dishes: readonly Dish[], cooks = 1) =>
 
 function sessionFor(dishes: readonly Dish[], cooks = 1): CookSession {
   const plan = planFor(dishes, cooks)
-  return CookSession.parse({
-    begunAt: plan.startMin * MINUTE_MS,
-    dishes,
-    tasks: plan.tasks,
-    serveMin: plan.serveMin,
-    plannedServeMin: plan.serveMin,
-    log: [],
-    weighings: [],
-    notes: [],
-    measures: [],
-    leftovers: [],
-    closedAt: null,
-  })
+  return CookSession.parse(beginSession(plan, [...dishes], plan.startMin * MINUTE_MS))
 }
 let count = 0
 const logged = (
@@ -533,8 +521,7 @@ describe('the heating of a step', () => {
     expect(curve.at(-1)?.[0]).toBe(30)
     expect(curve.at(-1)?.[1]).toBeCloseTo(92, 1)
     curve.slice(1).forEach(([, celsius], at) => expect(celsius).toBeGreaterThanOrEqual(curve[at]?.[1] ?? 0))
-    expect(onCurve(curve, 15)).toBeGreaterThan(60)
-    expect(onCurve(curve, 99)).toBeCloseTo(92, 1)
+    expect(curve.find(([minute]) => minute >= 15)?.[1]).toBeGreaterThan(60)
   })
 
   it('cools, and stays where there is nothing to heat', () => {

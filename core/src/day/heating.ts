@@ -34,12 +34,3 @@ export function heatingCurve({
     return [Number(time.toFixed(3)), Number((mediumC - whole * theta).toFixed(2))]
   })
 }
-
-/** Temperature on a curve at a time, straight between its points. @param minutes from its beginning; before 0 its first */
-export function onCurve(curve: readonly (readonly [number, number])[], minutes: number): number {
-  const after = curve.findIndex(([time]) => time >= minutes)
-  if (after === -1) return curve.at(-1)?.[1] ?? 20
-  const [time = 0, value = 20] = curve[after] ?? []
-  const [before = time, from = value] = curve[after - 1] ?? []
-  return time === before ? value : from + ((value - from) * (minutes - before)) / (time - before)
-}

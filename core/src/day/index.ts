@@ -9,9 +9,10 @@ export {
   tubLabel,
   withMasses,
 } from './close'
-export { heatingCurve, type HeatingStep, onCurve } from './heating'
+export { heatingCurve, type HeatingStep } from './heating'
 export { type Kept, keeps } from './keeping'
 export {
+  beginSession,
   checkUntilMs,
   followedBy,
   hasSlipped,
@@ -20,9 +21,8 @@ export {
   type LiveState,
   type LiveTask,
   missedChecks,
-  replan,
-  type Replanned,
 } from './live'
+export { replan, type Replanned } from './replan'
 export { measuresFor } from './measures'
 export { type DayAsk, type DayOptions, type DayPlan, minuteOf, planDay, type Wait } from './plan'
 export { usualRemarks } from './remarks'

@@ -1,4 +1,5 @@
 import {
+  beginSession,
   closingOf,
   type DayPlan,
   type DishClosing,
@@ -39,21 +40,8 @@ const event = (taskId: string, what: DayEvent['what'], minutes: number | null = 
 })
 
 /** The day begins as it is planned: from now on what is done is written down. */
-export function sessionOf(plan: DayPlan, dishes: readonly Dish[]): CookSession {
-  return {
-    begunAt: Date.now(),
-    dishes: [...dishes],
-    tasks: [...plan.tasks],
-    serveMin: plan.serveMin,
-    plannedServeMin: plan.serveMin,
-    log: [],
-    weighings: [],
-    notes: [],
-    measures: [],
-    leftovers: [],
-    closedAt: null,
-  }
-}
+export const sessionOf = (plan: DayPlan, dishes: readonly Dish[]): CookSession =>
+  beginSession(plan, [...dishes], Date.now())
 
 export const beginTask = (task: TimedTask): boolean =>
   runDay(commands.logTasks(`begin: ${task.label}`, [event(task.id, 'begun')]))
