@@ -53,6 +53,7 @@ const allowed = {
   chance: [],
   solver: [],
   schedule: ['model', 'chance'],
+  sensory: ['model', 'chance'],
   day: ['model', 'measure', 'program', 'assess', 'schedule'],
   tune: [
     'model',

@@ -10,6 +10,7 @@ import { scaled } from './scale'
 import { InputFault, type Options, readOptions, USAGE } from './options'
 import { asPlanProblem, plannedDay, plannedProblem } from './plan'
 import { converted, swaps } from './swap'
+import { tasted } from './taste'
 import { tuned } from './tune'
 
 const one = (dishes: readonly Dish[]): Dish => {
@@ -115,6 +116,8 @@ function run(options: Options, streams: Streams): unknown {
         ? plannedDay(dishesOf(text, { ...options, isBackupRead: true }, kitchen), kitchen, options)
         : plannedProblem(problem, options)
     }
+    case 'taste':
+      return tasted(readInput(options.file, streams))
     case 'export':
       return exported(withAim(dish(), options), kitchen, options.as)
     case 'library':

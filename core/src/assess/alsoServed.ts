@@ -10,7 +10,14 @@ import {
   type Step,
   type StepUse,
 } from '../model'
-import { familyTable, type FamilyTable, type Goal, goalOf } from '../texture'
+import {
+  type Calibrations,
+  calibrationsOf,
+  familyTable,
+  type FamilyTable,
+  type Goal,
+  goalOf,
+} from '../texture'
 
 /** The part in its second state: chilled as long as it rests, and read against the original that it stands for then. */
 export interface SecondState {
@@ -18,6 +25,7 @@ export interface SecondState {
   readonly table: FamilyTable
   readonly goal: Goal
   readonly original: Original
+  readonly calibrations: Calibrations
 }
 
 /** What a part is worked out from; of the parts that it takes, their run. */
@@ -83,5 +91,5 @@ export function secondState(input: SecondInput, library: Library, kitchen: Kitch
     { program, made: others.map(({ method: of }) => madeOf(of)), usualYield: table.usualYield.fraction },
     true,
   )
-  return { method, table, goal: goalOf(original), original }
+  return { method, table, goal: goalOf(original), original, calibrations: calibrationsOf(table, kitchen) }
 }

@@ -97,7 +97,8 @@ function effects(
   at: number,
   unit: string,
 ): Explanation['levers'] {
-  const read = (state: PartWork['state']) => valuesOf(table, served(table, state, work.goal))
+  const read = (state: PartWork['state']) =>
+    valuesOf(table, served(table, state, work.goal), work.calibrations)
   const now = read(work.state)
   const of = (values: Values): number => (kind === 'ratio' ? values.ratios : values.attributes)[at] ?? 0
   return leversOf(work.method)
@@ -182,6 +183,19 @@ const targetOf = ({ goal: { original, moved } }: PartWork, id: AttributeTable['i
     ? { label: 'Your band', source: 'set in Aim' }
     : { label: original.name, source: original.source }
 
+/** How sure the model is of itself, and what this kitchen's tastings moved. */
+function modelInput({ calibrations }: PartWork, { id, sd }: AttributeTable): Explained {
+  const learned = calibrations.get(id)
+  if (learned === undefined)
+    return { label: 'Model', value: `± ${sd}`, source: 'before it learns from your tastings; practice' }
+  const { offset, slope, sd: left } = learned
+  return {
+    label: 'Your tastings',
+    value: `${slope.toFixed(2)} × the model ${offset < 0 ? '−' : '+'} ${Math.abs(offset).toFixed(1)}, ± ${left.toFixed(1)}`,
+    source: `learned in Taste; ± ${sd} before`,
+  }
+}
+
 function explainAttribute(work: PartWork, table: FamilyTable, id: string): Explanation | null {
   const at = table.attributes.findIndex((one) => one.id === id)
   const attribute = table.attributes[at]
@@ -198,7 +212,7 @@ function explainAttribute(work: PartWork, table: FamilyTable, id: string): Expla
         table,
         attribute.terms.map(({ input }) => input),
       ),
-      { label: 'Model', value: `± ${attribute.sd}`, source: 'before it learns from your tastings; practice' },
+      modelInput(work, attribute),
       ...(reading.known === 'partly' ? [PARTLY] : []),
       ...massInputs(work),
     ],

@@ -17,6 +17,8 @@ import {
 } from '../rules'
 import {
   behaviourOf,
+  type Calibrations,
+  calibrationsOf,
   distanceTo,
   type FamilyTable,
   familyTable,
@@ -41,6 +43,8 @@ export interface PartWork {
   readonly method: PartRun
   readonly sums: Sums
   readonly goal: Goal
+  /** What this kitchen's tastings say of the family's attributes. */
+  readonly calibrations: Calibrations
   readonly assessment: PartAssessment
   readonly findings: readonly Found[]
   /** The part as it is served the second way; null where it is served in one. */
@@ -94,7 +98,12 @@ type Spreads = Pick<PartAssessment, 'cookedSdG' | 'ratios' | 'attributes'>
 const NOTHING_READ: Readings = { ratios: [], attributes: [] }
 
 /** Follows every scatter of a part: how sure its cooked mass and its readings are. */
-function spreadsOf(method: PartRun, table: FamilyTable | null, goal: Goal): Spreads {
+function spreadsOf(
+  method: PartRun,
+  table: FamilyTable | null,
+  goal: Goal,
+  calibrations: Calibrations,
+): Spreads {
   const variance = { massG2: 0 }
   if (table === null) variance.massG2 = massVariance(method)
   const { ratios, attributes } =
@@ -104,7 +113,8 @@ function spreadsOf(method: PartRun, table: FamilyTable | null, goal: Goal): Spre
           table,
           method.state,
           goal,
-          spreadOf(table, method.state, neighbours(method, variance), goal),
+          spreadOf(table, method.state, neighbours(method, variance), goal, calibrations),
+          calibrations,
         )
   // What is followed from is large, and a document's history holds many runs.
   method.snapshots = null
@@ -112,8 +122,15 @@ function spreadsOf(method: PartRun, table: FamilyTable | null, goal: Goal): Spre
 }
 
 /** The readings as they are now, as sure as they were before. */
-function spreadsBetween(method: PartRun, table: FamilyTable | null, goal: Goal, before: Spreads): Spreads {
-  const { ratios, attributes } = table === null ? NOTHING_READ : readFamily(table, method.state, goal, null)
+function spreadsBetween(
+  method: PartRun,
+  table: FamilyTable | null,
+  goal: Goal,
+  calibrations: Calibrations,
+  before: Spreads,
+): Spreads {
+  const { ratios, attributes } =
+    table === null ? NOTHING_READ : readFamily(table, method.state, goal, null, calibrations)
   const sds = new Map<string, number>([...before.ratios, ...before.attributes].map(({ id, sd }) => [id, sd]))
   return {
     cookedSdG: before.cookedSdG,
@@ -124,13 +141,13 @@ function spreadsBetween(method: PartRun, table: FamilyTable | null, goal: Goal, 
 
 /** The part as it is served the second way, against the original that it stands for then. */
 function secondReading(
-  { method, table, goal, original }: SecondState,
+  { method, table, goal, original, calibrations }: SecondState,
   before: SecondReading | null,
 ): SecondReading {
   const { cookedSdG, ratios, attributes } =
     before === null
-      ? spreadsOf(method, table, goal)
-      : spreadsBetween(method, table, goal, { ...before, cookedSdG: 0 })
+      ? spreadsOf(method, table, goal, calibrations)
+      : spreadsBetween(method, table, goal, calibrations, { ...before, cookedSdG: 0 })
   const { servingC } = served(table, method.state, goal)
   return {
     originalId: original.id,
@@ -203,8 +220,11 @@ function work(input: PartInput, library: Library, kitchen: Kitchen, before: Part
   for (const { mass } of at) rawMassG += mass?.value ?? 0
   for (const { assessment } of others) rawMassG += (takes.get(assessment.partId) ?? 0) * assessment.rawMassG
   const judge = judgedBy(input, rawMassG)
+  const calibrations = calibrationsOf(judge, kitchen)
   const readings =
-    before === null ? spreadsOf(method, judge, goal) : spreadsBetween(method, judge, goal, before)
+    before === null
+      ? spreadsOf(method, judge, goal, calibrations)
+      : spreadsBetween(method, judge, goal, calibrations, before)
   const second = rawMassG > 0 ? secondState(input, library, kitchen) : null
   const sums = sumCooked(
     sumLines(at, kitchen),
@@ -265,6 +285,7 @@ function work(input: PartInput, library: Library, kitchen: Kitchen, before: Part
     method,
     sums,
     goal,
+    calibrations,
     assessment,
     findings: askedInstead(findings, method),
     second,
@@ -283,6 +304,7 @@ export function inSecondState(work: PartWork): PartWork | null {
     state: second.method.state,
     method: second.method,
     goal: second.goal,
+    calibrations: second.calibrations,
     assessment: { ...assessment, family, ratios, attributes, originalId, originalName, cookedMassG: massG },
   }
 }
@@ -309,8 +331,8 @@ const isSame = (a: PartInput, b: PartInput): boolean =>
 
 /** A part that was worked out between two keys, with its standard deviations worked out as well. */
 function settled(known: PartWork, input: PartInput, library: Library, kitchen: Kitchen): PartWork {
-  const { method, goal, assessment } = known
-  const spreads = spreadsOf(method, judgedBy(input, assessment.rawMassG), goal)
+  const { method, goal, assessment, calibrations } = known
+  const spreads = spreadsOf(method, judgedBy(input, assessment.rawMassG), goal, calibrations)
   const second = assessment.also === null ? null : secondState(input, library, kitchen)
   const also = second === null ? null : secondReading(second, null)
   return { ...known, second, assessment: { ...assessment, ...spreads, also }, isBetween: false }

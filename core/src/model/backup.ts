@@ -3,6 +3,7 @@ import { CookDay, Photo } from './cookDay'
 import { Dish, Trial } from './dish'
 import { Ingredient } from './ingredient'
 import { Kitchen } from './kitchen'
+import { Tasting } from './tasting'
 
 /** Everything a kitchen holds, in one file. */
 export const BackupContent = z.strictObject({
@@ -13,6 +14,7 @@ export const BackupContent = z.strictObject({
   /** Absent in older backups. */
   days: z.array(CookDay).max(10_000).optional(),
   photos: z.array(Photo).max(20_000).optional(),
+  tastings: z.array(Tasting).max(20_000).optional(),
 })
 export type BackupContent = z.infer<typeof BackupContent>
 

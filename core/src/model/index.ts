@@ -49,6 +49,20 @@ export {
   StarchClass,
   VolumeMeasure,
 } from './ingredient'
+export { Tasted, Taster } from './panel'
+export {
+  Ask,
+  Glass,
+  Mark,
+  Protocol,
+  PROTOCOLS,
+  Seat,
+  Serving,
+  Tasting,
+  TastingAnswer,
+  TastingSample,
+  TastingSettings,
+} from './tasting'
 export { defaultKitchen, Kitchen, MeasureRegion, Pack, Price, TurnedDown, usualEquipment } from './kitchen'
 export {
   type Agent,

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { Equipment, Observation, OperationId } from './method'
 import { Original } from './original'
+import { Tasted, Taster } from './panel'
 
 export const MeasureRegion = z.enum(['us', 'metric', 'australian', 'imperial'])
 export type MeasureRegion = z.infer<typeof MeasureRegion>
@@ -100,6 +101,9 @@ export const Kitchen = z.strictObject({
   originals: z.array(Original).max(200).default([]),
   /** Stand-ins that were tried here and not liked. Added later, too. */
   turnedDown: z.array(TurnedDown).max(2000).default([]),
+  /** Who tastes here, and what tastings said beside the model: from it the families' attributes learn. Added later, too. */
+  panel: z.array(Taster).max(40).default([]),
+  tasted: z.array(Tasted).max(5000).default([]),
 })
 export type Kitchen = z.infer<typeof Kitchen>
 
@@ -119,4 +123,6 @@ export const defaultKitchen: Kitchen = {
   names: [],
   turnedDown: [],
   originals: [],
+  panel: [],
+  tasted: [],
 }

@@ -308,7 +308,7 @@ export function problemOf(dish: Dish, ask: TuneAsk, bench: Bench, near: Dish = d
     })
     placeAll(program, space, { inputs: { ...program.inputs, masses, minutes, end }, made, usualYield })
     const state = partState(program, space)
-    const values = valuesOf(table, served(table, state, work.goal))
+    const values = valuesOf(table, served(table, state, work.goal), work.calibrations)
     const nutrients = nutrientsOf(program, space.rows, program.finalRows)
     let costChange = 0
     for (let line = 0; line < prices.length; line += 1)
