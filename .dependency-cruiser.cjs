@@ -127,7 +127,7 @@ module.exports = {
       name: 'stages-no-storage',
       severity: 'error',
       from: {
-        path: '^web/src/(stages|counter|standin|pantry|kitchen|dishes|parts|findings|view|original|ui|charts|app)/',
+        path: '^web/src/(stages|counter|handover|standin|pantry|kitchen|dishes|parts|findings|view|original|ui|charts|app)/',
       },
       to: { path: ['^web/src/(data|workers|devices)/', 'node_modules/(dexie|comlink)/'] },
     },
@@ -136,7 +136,7 @@ module.exports = {
       comment: 'what several screens show (parts, findings, view) knows none of them',
       severity: 'error',
       from: { path: '^web/src/(parts|findings|view|original)/' },
-      to: { path: '^web/src/(stages|counter|standin|pantry|kitchen|dishes|app)/' },
+      to: { path: '^web/src/(stages|counter|handover|standin|pantry|kitchen|dishes|app)/' },
     },
     {
       name: 'views-take-what-they-show',
@@ -148,8 +148,11 @@ module.exports = {
     {
       name: 'screens-apart',
       severity: 'error',
-      from: { path: '^web/src/(counter|standin|pantry|kitchen|dishes)/' },
-      to: { path: '^web/src/(stages|counter|standin|pantry|kitchen|dishes|app)/', pathNot: '^web/src/$1/' },
+      from: { path: '^web/src/(counter|handover|standin|pantry|kitchen|dishes)/' },
+      to: {
+        path: '^web/src/(stages|counter|handover|standin|pantry|kitchen|dishes|app)/',
+        pathNot: '^web/src/$1/',
+      },
     },
     {
       name: 'workers-stand-apart',
@@ -157,7 +160,7 @@ module.exports = {
       severity: 'error',
       from: { path: '^web/src/workers/' },
       to: {
-        path: '^web/src/(store|stages|counter|standin|pantry|kitchen|dishes|parts|findings|view|original|app|ui|charts)/',
+        path: '^web/src/(store|stages|counter|handover|standin|pantry|kitchen|dishes|parts|findings|view|original|app|ui|charts)/',
       },
     },
     {
@@ -172,7 +175,7 @@ module.exports = {
       from: { path: '^web/src/(ui|charts)/' },
       to: {
         path: [
-          '^web/src/(stages|counter|standin|store|data|workers|devices|pantry|kitchen|dishes|parts|findings|view|original|app)/',
+          '^web/src/(stages|counter|handover|standin|store|data|workers|devices|pantry|kitchen|dishes|parts|findings|view|original|app)/',
           '^(core|library)/',
         ],
       },
@@ -182,7 +185,7 @@ module.exports = {
       severity: 'error',
       from: { path: '^web/src/(store|data|workers|devices)/' },
       to: {
-        path: '^web/src/(stages|counter|standin|pantry|kitchen|dishes|parts|findings|view|original|app|ui|charts)/',
+        path: '^web/src/(stages|counter|handover|standin|pantry|kitchen|dishes|parts|findings|view|original|app|ui|charts)/',
       },
     },
   ],

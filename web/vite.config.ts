@@ -64,13 +64,13 @@ export default defineConfig({
             {
               name: 'model',
               // Days at the counter and backups come with what shows them.
-              test: /[\\/]core[\\/]src[\\/]model[\\/](?!cookDay|planTask|backup)|node_modules[\\/]zod[\\/]/,
+              test: /[\\/]core[\\/]src[\\/]model[\\/](?!cookDay|planTask|tasting|backup)|node_modules[\\/]zod[\\/]/,
               priority: 3,
             },
             // What works dishes out is one chunk: it is always needed whole, and many small ones cost more.
             {
               name: 'engine',
-              test: /[\\/]core[\\/]src[\\/](?!model|interchange|tune|solver|swap|day|schedule|chance)/,
+              test: /[\\/]core[\\/]src[\\/](?!model|interchange|tune|solver|swap|day|schedule|chance|sensory)/,
               priority: 1,
             },
             { name: 'ui', test: /[\\/]web[\\/]src[\\/]ui[\\/](?!FinderList|Toasts|dragging)/ },

@@ -106,7 +106,7 @@ export function answersOf(tasting: Tasting, how: Perception, seed: number): Tast
   return (tasting.design?.servings ?? [])
     .filter(({ round }) => round > 0)
     .map((serving): TastingAnswer => {
-      const base = { servingId: serving.id, at: 1, by: 'tablet', comment: '' } as const
+      const base = { servingId: serving.id, at: 1, by: 'tablet', comment: '', isWhole: true } as const
       const felt = serving.glasses.map(({ code, sampleId }) => ({
         code,
         x: how.place(sampleId, 'felt') + normal(chance),
@@ -173,6 +173,7 @@ export const scored = (
       by: 'paper',
       picked: [],
       comment: '',
+      isWhole: true,
       marks: serving.glasses.flatMap(({ code, sampleId }) =>
         asksOf(tasting.settings).flatMap((ask) => {
           const value = valueOf(serving.tasterId, sampleId, ask)

@@ -15,12 +15,14 @@ import {
 import { stepFrom } from '@frijol/core/reading'
 import { library } from '@frijol/library'
 import { menu } from './menu'
+import { panel, tastingsOf } from './tastings'
 import { current, packs, prices, trials } from './moussaka'
 import type { WrittenDish, WrittenPart, WrittenTrial } from './written'
 
 const kitchen: Kitchen = {
   ...defaultKitchen,
   name: 'Saltmarsh Row Test Kitchen',
+  panel,
   packs: packs.map(([ingredientId, massG, label]) => ({ ingredientId, massG, label })),
   prices: prices.map(([ingredientId, price, perG]) => ({ ingredientId, price, perG })),
 }
@@ -104,14 +106,17 @@ const trialsOf = (dish: Dish, made: readonly WrittenTrial[]): Trial[] =>
   }))
 
 const others = menu.map((written) => ({ dish: dishOf(written), written }))
+const dishes = [moussaka, ...others.map(({ dish }) => dish)]
+const made = [
+  ...trialsOf(moussaka, trials),
+  ...others.flatMap(({ dish, written }) => trialsOf(dish, written.trials)),
+]
 const content = BackupContent.parse({
   kitchen,
-  dishes: [moussaka, ...others.map(({ dish }) => dish)],
-  trials: [
-    ...trialsOf(moussaka, trials),
-    ...others.flatMap(({ dish, written }) => trialsOf(dish, written.trials)),
-  ],
+  dishes,
+  trials: made,
   ingredients: [],
+  tastings: tastingsOf(dishes, made, kitchen),
 })
 
 const write = (name: string, text: string) =>

@@ -13,4 +13,5 @@ export {
 export { formatOf, type RecipeFormat, readRecipes } from './read'
 export type { ReadContext } from './recipe'
 export { numberCell, readTable, type TextTable } from './readTable'
+export { type ReadAnswers, readTastingTable, tastingTable } from './tastingTable'
 export { LARGEST_FILE, tooLarge } from './safeJson'

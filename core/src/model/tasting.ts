@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { AttributeId, FamilyId } from './original'
+import { AttributeId, ATTRIBUTES, FamilyId } from './original'
 import { Taster } from './panel'
 
 const id = z.string().min(1).max(64)
@@ -107,7 +107,7 @@ export const Serving = z.strictObject({
 export type Serving = z.infer<typeof Serving>
 
 /** What is asked of one glass. */
-export const Ask = z.union([AttributeId, z.enum(['liking', 'difference', 'rank'])])
+export const Ask = z.enum([...ATTRIBUTES, 'liking', 'difference', 'rank'])
 export type Ask = z.infer<typeof Ask>
 
 export const Mark = z.strictObject({
@@ -126,6 +126,8 @@ export const TastingAnswer = z.strictObject({
   picked: z.array(Glass.shape.code).max(2),
   marks: z.array(Mark).max(120),
   comment: text(1000),
+  /** False while the taster is between two glasses of the serving. */
+  isWhole: z.boolean().default(true),
 })
 export type TastingAnswer = z.infer<typeof TastingAnswer>
 

@@ -40,6 +40,7 @@ export {
   scoresOf,
   testedId,
 } from './answers'
+export { originalAllergens } from './originalAllergens'
 export { blocks, mustNotTaste, type MustNot } from './consent'
 export { cannotBegin, designTasting, type Evenness, evennessOf, orderedSamples } from './design'
 export { type Need, needOf, pointsFound, WANTED_POWER } from './need'
@@ -60,4 +61,4 @@ export { type JarResult, jarWords, MENTIONS_BELOW } from './result/jar'
 export type { TasterWords } from './result/panel'
 export type { RankResult } from './result/ranks'
 export { type AgainstControl, type AskResult, type Dot, MATTERS, type SampleScore } from './result/scores'
-export { askName, chanceWords, countWord, listed, people } from './result/words'
+export { askName, chanceWords, countWord, listed, people, spokenLabels } from './result/words'

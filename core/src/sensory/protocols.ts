@@ -92,8 +92,8 @@ export const PROTOCOL_TABLES: Readonly<Record<Protocol, ProtocolTable>> = {
     'paired',
     'Paired comparison',
     [
-      'Which of two has more of one thing, or is liked better?',
-      'Not how much more, and nothing beside the one thing asked.',
+      'Which of the two has more of one thing?',
+      'Or which is liked better. Not by how much, and nothing beside the one thing asked.',
       'Which of the two?',
     ],
     {
@@ -110,7 +110,7 @@ export const PROTOCOL_TABLES: Readonly<Record<Protocol, ProtocolTable>> = {
     'control',
     'Difference from control',
     [
-      'How far is each trial from the original, and is one nearer than another?',
+      'How far is each trial from the original?',
       'Not in which direction it differs.',
       'How different is each from the named one?',
     ],
@@ -128,7 +128,7 @@ export const PROTOCOL_TABLES: Readonly<Record<Protocol, ProtocolTable>> = {
     'profile',
     'Attribute profile',
     [
-      'In what does it differ from the original, and by how much?',
+      'In what does it differ, and by how much?',
       'Not whether anybody minds.',
       'Rate each, from none to most.',
     ],
@@ -146,8 +146,8 @@ export const PROTOCOL_TABLES: Readonly<Record<Protocol, ProtocolTable>> = {
     'jar',
     'Just about right',
     [
-      'What do people want more or less of, and what does that cost in liking?',
-      'It shows what goes together, not what causes what.',
+      'What is too little, what is too much?',
+      'And what that costs in liking. It shows what goes together, not what causes what.',
       'Say how you like it, then what is too little or too much.',
     ],
     {
@@ -164,7 +164,7 @@ export const PROTOCOL_TABLES: Readonly<Record<Protocol, ProtocolTable>> = {
     'liking',
     'Liking, nine points',
     [
-      'How well do these people like it, beside another?',
+      'How well do these people like it?',
       'Not what a market likes: a few tasters are no sample of it.',
       'How do you like each?',
     ],
@@ -182,7 +182,7 @@ export const PROTOCOL_TABLES: Readonly<Record<Protocol, ProtocolTable>> = {
     'ranking',
     'Ranking',
     [
-      'In which order do they put several trials?',
+      'In which order do they put several?',
       'Not how far apart they are.',
       'Put them in order: the most first.',
     ],
@@ -200,8 +200,8 @@ export const PROTOCOL_TABLES: Readonly<Record<Protocol, ProtocolTable>> = {
     'own',
     'Cook’s own check',
     [
-      'Can you tell it blind yourself? One taster, the odd one of three, again and again.',
-      'It speaks of you alone. A cook who knows the dish tells more than a guest does.',
+      'Can you tell it blind yourself?',
+      'One taster, the odd one of three, again and again. It speaks of you alone. A cook who knows the dish tells more than a guest does.',
       'Two of these three are alike. Which is the odd one?',
     ],
     {

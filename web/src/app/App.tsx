@@ -12,6 +12,7 @@ import {
   openKitchen,
   openKitchenStorage,
   useDayDoor,
+  useTastingDoor,
 } from '../store'
 import { ToastHost } from '../ui'
 import { Broken, RouteError } from './Errors'
@@ -28,6 +29,14 @@ const router = createBrowserRouter([
     element: <NeedsBench />,
     errorElement: <RouteError />,
     children: [
+      {
+        path: '/taste/:tastingId',
+        lazy: async () => ({ Component: (await import('../handover')).HandOver }),
+      },
+      {
+        path: '/taste/:tastingId/sheets',
+        lazy: async () => ({ Component: (await import('../handover')).Sheets }),
+      },
       { path: '/day/:dayId', lazy: async () => ({ Component: (await import('../counter')).CounterDay }) },
     ],
   },
@@ -76,6 +85,7 @@ function useSavingOnLeave(): void {
       flushOnLeave()
       flushKitchenOnLeave()
       useDayDoor.getState().leave()
+      useTastingDoor.getState().leave()
     }
     const hide = () => {
       if (document.visibilityState === 'hidden') leave()

@@ -9,6 +9,7 @@ const WHAT: Record<DamagedEntry['table'], string> = {
   trials: 'A kept trial',
   days: 'A day at the counter',
   photos: 'A picture of a day',
+  tastings: 'A tasting',
   ingredients: 'An ingredient of your own',
   kitchen: 'The kitchen’s settings',
 }

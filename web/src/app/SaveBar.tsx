@@ -5,6 +5,7 @@ import {
   redo,
   redoKitchen,
   redoShelf,
+  type DocumentDoor,
   type DocumentState,
   type SaveState,
   undo,
@@ -13,6 +14,7 @@ import {
   useKitchenDocument,
   useOpenDish,
   useDayDoor,
+  useTastingDoor,
   useShelfActs,
 } from '../store'
 import { toast } from '../ui'
@@ -33,6 +35,7 @@ export function useScreenDocument() {
   const dish = useOpenDish(historyOf)
   const kitchen = useKitchenDocument(historyOf)
   const day = useDayDoor()
+  const tasting = useTastingDoor()
   const shelf = useShelfActs(
     ({ past, future }) => `${past.at(-1)?.label ?? ''}\n${future.at(-1)?.label ?? ''}`,
   )
@@ -42,16 +45,9 @@ export function useScreenDocument() {
   }
   const dishSave = useOpenDish((state) => state.save)
   const kitchenSave = useKitchenDocument((state) => state.save)
-  // On Cook it is the day that is changed.
-  if (/^\/dish\/[^/]+\/cook|^\/day\//.test(pathname))
-    return {
-      of: 'day',
-      save: day.save,
-      last: day.last,
-      next: day.next,
-      undo: tell('Undone', day.undo),
-      redo: tell('Done again', day.redo),
-    }
+  // On Cook it is the day that is changed, on Taste the tasting.
+  if (/^\/dish\/[^/]+\/cook|^\/day\//.test(pathname)) return behind('day', day)
+  if (/^\/dish\/[^/]+\/taste/.test(pathname)) return behind('tasting', tasting)
   if (pathname.startsWith('/dish/'))
     return {
       of: 'dish',
@@ -77,6 +73,15 @@ export function useScreenDocument() {
     redo: tell('Done again', redoKitchen),
   }
 }
+
+const behind = (of: string, { save, last, next, undo: back, redo: forth }: DocumentDoor) => ({
+  of,
+  save,
+  last,
+  next,
+  undo: tell('Undone', back),
+  redo: tell('Done again', forth),
+})
 
 /** The labels of the last change and of the one that was undone last, as one stable value. */
 const historyOf = ({ past, future }: Pick<DocumentState<unknown>, 'past' | 'future'>): string =>

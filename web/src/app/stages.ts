@@ -52,7 +52,14 @@ export const STAGES: readonly StageEntry[] = [
     load: async () => (await import('../stages/cook')).CookStage,
     isReady: ({ parts }) => parts.length > 0 && parts.every(({ steps }) => steps.length > 0),
   },
-  { ...later, id: 'taste', label: 'Taste' },
+  {
+    ...plain,
+    id: 'taste',
+    label: 'Taste',
+    load: async () => (await import('../stages/taste')).TasteStage,
+    isReady: ({ parts }, assessment) =>
+      assessment.cookedMassG > 0 && parts.some(({ originalId }) => originalId !== null),
+  },
   { ...later, id: 'learn', label: 'Learn' },
   {
     ...plain,

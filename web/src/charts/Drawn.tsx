@@ -10,6 +10,25 @@ function paletteOf(element: HTMLElement): Palette {
     track: colour('husk'),
     ink: colour('ink'),
     quiet: colour('ink-2'),
+    paper: colour('paper'),
+    tones: {
+      'low-2': colour('sky-deep'),
+      low: colour('sky'),
+      'middle-soft': colour('mung-line'),
+      middle: colour('mung'),
+      high: colour('turmeric'),
+      'high-2': colour('turmeric-deep'),
+      bad: colour('adzuki'),
+    },
+    onTones: {
+      'low-2': colour('paper'),
+      low: colour('paper'),
+      'middle-soft': colour('ink'),
+      middle: colour('paper'),
+      high: colour('ink'),
+      'high-2': colour('paper'),
+      bad: colour('paper'),
+    },
     font: style.fontFamily,
   }
 }

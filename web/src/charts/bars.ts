@@ -13,8 +13,13 @@ export interface Palette {
   readonly track: string
   readonly ink: string
   readonly quiet: string
+  readonly paper: string
   readonly font: string
+  /** From too little over right to too much, and what is written on each. */
+  readonly tones: Readonly<Record<Tone, string>>
+  readonly onTones: Readonly<Record<Tone, string>>
 }
+export type Tone = 'low-2' | 'low' | 'middle-soft' | 'middle' | 'high' | 'high-2' | 'bad'
 
 /** Height of one bar with its space, pixels. */
 export const BAR_PX = 26

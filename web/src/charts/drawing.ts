@@ -1,9 +1,19 @@
-import { BarChart as BarSeries, LineChart as LineSeries } from 'echarts/charts'
-import { GridComponent, MarkLineComponent } from 'echarts/components'
+import { BarChart as BarSeries, LineChart as LineSeries, ScatterChart } from 'echarts/charts'
+import { GridComponent, LegendComponent, MarkLineComponent } from 'echarts/components'
 import { type EChartsCoreOption, init, use as register } from 'echarts/core'
+import { LabelLayout } from 'echarts/features'
 import { SVGRenderer } from 'echarts/renderers'
 
-register([BarSeries, LineSeries, GridComponent, MarkLineComponent, SVGRenderer])
+register([
+  BarSeries,
+  LineSeries,
+  ScatterChart,
+  GridComponent,
+  LegendComponent,
+  MarkLineComponent,
+  LabelLayout,
+  SVGRenderer,
+])
 
 /** Draws into an element. @returns the ways to draw again, to fit a new size, and to stop */
 export function draw(element: HTMLElement, option: EChartsCoreOption) {

@@ -4,6 +4,7 @@ import {
   type Ingredient,
   type Kitchen,
   type Photo,
+  type Tasting,
   type Trial,
   upgradeParts,
 } from '@frijol/core/model'
@@ -52,6 +53,7 @@ export class FrijolDatabase extends Dexie {
   ingredients!: EntityTable<Ingredient, 'id'>
   days!: EntityTable<DocumentRow<CookDay>, 'id'>
   photos!: EntityTable<Photo, 'id'>
+  tastings!: EntityTable<DocumentRow<Tasting>, 'id'>
 
   constructor(name = 'frijol', options: DexieOptions = {}) {
     // What is called saved is on the disk, not on its way there.
@@ -104,6 +106,8 @@ export class FrijolDatabase extends Dexie {
       })
     // Days at the counter, found by the dishes that they cook, and the pictures that belong to them.
     this.version(4).stores({ days: 'id, savedAt, *value.dishIds', photos: 'id, dayId' })
+    // Tastings, found by the dish that is tasted.
+    this.version(5).stores({ tastings: 'id, savedAt, value.dishId' })
   }
 }
 

@@ -1,8 +1,8 @@
 import { CookDay, type Dish, Photo, type Trial } from '@frijol/core/model'
 import { liveQuery } from 'dexie'
 import { type Besides, database } from './database'
-import { dishRepository, goingOn, numberOr0, parsing, putTrial } from './dishes'
-import { documentRepository, historyId, putStored, revisionAfter } from './documents'
+import { dishRepository, goingOn, parsing, putTrial } from './dishes'
+import { documentRepository, historyId, putFresh, putStored, revisionAfter } from './documents'
 
 /** A dish goes on as its next trial, with its history: a trial of it was made on a day. */
 async function moveOn(trial: Trial): Promise<void> {
@@ -30,19 +30,8 @@ export const dayRepository = documentRepository<CookDay>({
 })
 
 /** Writes a day over whatever is stored under its id, with a fresh history; inside a transaction. */
-export async function putDay(day: CookDay, savedAt: number): Promise<void> {
-  const { days } = database()
-  const before = await days.get(day.id)
-  await putStored('day', days, {
-    id: day.id,
-    value: day,
-    revision: revisionAfter(numberOr0(before?.revision)),
-    saves: [],
-    savedAt,
-    past: [],
-    future: [],
-  })
-}
+export const putDay = (day: CookDay, savedAt: number): Promise<void> =>
+  putFresh('day', database().days, day.id, day, savedAt)
 
 /** Puts a new day in. */
 export async function addDay(day: CookDay): Promise<void> {

@@ -7,6 +7,7 @@ import {
   documentRepository,
   type Found,
   historyId,
+  putFresh,
   putStored,
   revisionAfter,
   type Stored,
@@ -69,8 +70,8 @@ export const dishRepository = documentRepository<Dish>({
 })
 
 const kept = async <T>(work: () => Promise<T>): Promise<T> => {
-  const { dishes, history, trials } = database()
-  return database().transaction('rw', [dishes, history, trials], work)
+  const { dishes, history, trials, tastings } = database()
+  return database().transaction('rw', [dishes, history, trials, tastings], work)
 }
 
 /**
@@ -86,43 +87,37 @@ export async function addDishes(dishes: readonly Dish[], trials: readonly Trial[
 }
 
 /** Writes a dish over whatever is stored under its id, with a fresh history; inside a transaction. */
-export async function putDish(dish: Dish, savedAt: number): Promise<void> {
-  const { dishes } = database()
-  const before = await dishes.get(dish.id)
-  await putStored('dish', dishes, {
-    id: dish.id,
-    value: dish,
-    revision: revisionAfter(numberOr0(before?.revision)),
-    saves: [],
-    savedAt,
-    past: [],
-    future: [],
-  })
-}
-
-/** A stored revision; 0 where a damaged row has none. */
-export const numberOr0 = (value: unknown): number =>
-  typeof value === 'number' && Number.isFinite(value) ? value : 0
+export const putDish = (dish: Dish, savedAt: number): Promise<void> =>
+  putFresh('dish', database().dishes, dish.id, dish, savedAt)
 
 export interface RemovedDish {
   readonly id: string
   readonly row: unknown
   readonly history: unknown
   readonly trials: readonly Trial[]
+  /** Its tastings and their histories, as they were stored. */
+  readonly tastings: readonly unknown[]
+  readonly histories: readonly unknown[]
 }
 
-/** Removes a dish and its trials, damaged or not; returns what was removed, so that it can be put back. */
+/** Removes a dish with its trials and tastings, damaged or not; returns what was removed, so that it can be put back. */
 export async function removeDish(id: string): Promise<RemovedDish | null> {
   return kept(async () => {
-    const { dishes, history, trials } = database()
+    const { dishes, history, trials, tastings } = database()
     const row = await dishes.get(id)
     if (row === undefined) return null
+    const tasted = await tastings.where('value.dishId').equals(id).toArray()
+    const histories = tasted.map((one) => historyId('tasting', one.id))
     const removed = {
       id,
       row,
       history: await history.get(historyId('dish', id)),
       trials: await trials.where('dishId').equals(id).toArray(),
+      tastings: tasted,
+      histories: (await history.bulkGet(histories)).filter((one) => one !== undefined),
     }
+    await tastings.bulkDelete(tasted.map((one) => one.id))
+    await history.bulkDelete(histories)
     await dishes.delete(id)
     await history.delete(historyId('dish', id))
     await trials.where('dishId').equals(id).delete()
@@ -133,7 +128,7 @@ export async function removeDish(id: string): Promise<RemovedDish | null> {
 /** Puts a removed dish back as it was, under a later revision, unless its place is taken meanwhile. */
 export async function restoreDish(removed: RemovedDish): Promise<void> {
   await kept(async () => {
-    const { dishes, history, trials } = database()
+    const { dishes, history, trials, tastings } = database()
     if ((await dishes.get(removed.id)) !== undefined) return
     const read = dishRepository.parse(removed.row, removed.history as never)
     if (read.kind === 'row')
@@ -143,6 +138,8 @@ export async function restoreDish(removed: RemovedDish): Promise<void> {
       if (removed.history !== undefined) await history.put(removed.history as never)
     }
     await trials.bulkPut([...removed.trials])
+    await tastings.bulkPut([...removed.tastings] as never[])
+    await history.bulkPut([...removed.histories] as never[])
   })
 }
 

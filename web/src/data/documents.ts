@@ -19,7 +19,7 @@ export interface Stored<T> {
 export interface BadRow {
   readonly kind: 'bad'
   readonly id: string
-  readonly table: 'dishes' | 'kitchen' | 'days' | 'trials' | 'ingredients' | 'photos'
+  readonly table: 'dishes' | 'kitchen' | 'days' | 'tastings' | 'trials' | 'ingredients' | 'photos'
   /** What is wrong, in words. */
   readonly fault: string
   readonly raw: unknown
@@ -50,6 +50,7 @@ export type Saved<T> =
 export interface DocumentRepository<T> {
   /** Names the kind of document in histories and records kept aside. */
   readonly kind: string
+  readonly table: string
   readonly read: (id: string) => Promise<Found<T>>
   /** Saves in one transaction, or not at all: same revision, or it is a clash. Throws where storage refuses. */
   readonly save: (save: Save<T>) => Promise<Saved<T>>
@@ -66,7 +67,7 @@ export interface DocumentRepository<T> {
 
 export interface RepositorySetup<T> {
   readonly kind: string
-  readonly table: 'dishes' | 'kitchen' | 'days'
+  readonly table: 'dishes' | 'kitchen' | 'days' | 'tastings'
   readonly parse: (value: unknown) => Result<T>
   /** What an absent document is; without it, an absent one is gone. */
   readonly initial?: T
@@ -163,6 +164,7 @@ export function documentRepository<T>(setup: RepositorySetup<T>): DocumentReposi
 
   return {
     kind,
+    table: setup.table,
     parse: found,
     read: (id) => inTransaction('r', () => get(id)),
     save: async (save) => {
@@ -214,6 +216,30 @@ export function documentRepository<T>(setup: RepositorySetup<T>): DocumentReposi
       return () => subscription.unsubscribe()
     },
   }
+}
+
+/** A stored revision; 0 where a damaged row has none. */
+export const numberOr0 = (value: unknown): number =>
+  typeof value === 'number' && Number.isFinite(value) ? value : 0
+
+/** Writes a document over whatever is stored under its id, with a fresh history; inside a transaction. */
+export async function putFresh<T>(
+  kind: string,
+  table: EntityTable<DocumentRow<T>, 'id'>,
+  id: string,
+  value: T,
+  savedAt: number,
+): Promise<void> {
+  const before: unknown = await table.get(id as never)
+  await putStored(kind, table, {
+    id,
+    value,
+    revision: revisionAfter(numberOr0((before as { revision?: unknown } | undefined)?.revision)),
+    saves: [],
+    savedAt,
+    past: [],
+    future: [],
+  })
 }
 
 /** Writes a document and its history; to be called inside a transaction over both. */

@@ -1,13 +1,14 @@
 import { type BackupContent, defaultKitchen, type Dish, Photo, type Trial } from '@frijol/core/model'
 import { database } from './database'
 import { dayRepository, putDay } from './days'
-import { dishRepository, numberOr0, parsing, putDish, trialsOf } from './dishes'
-import { type BadRow, historyId, putStored, revisionAfter } from './documents'
+import { dishRepository, parsing, putDish, trialsOf } from './dishes'
+import { type BadRow, historyId, putFresh } from './documents'
+import { putTasting, tastingRepository } from './tastings'
 import { KITCHEN_ID, kitchenRepository, ownFoodsOf } from './kitchen'
 
 const all = <T>(mode: 'r' | 'rw', work: () => Promise<T>): Promise<T> => {
-  const { dishes, history, trials, ingredients, kitchen, days, photos } = database()
-  const tables = [dishes, history, trials, ingredients, kitchen, days, photos]
+  const { dishes, history, trials, ingredients, kitchen, days, photos, tastings } = database()
+  const tables = [dishes, history, trials, ingredients, kitchen, days, photos, tastings]
   return database().transaction(mode, tables, work)
 }
 
@@ -41,6 +42,9 @@ export async function readAll(): Promise<Everything> {
     const trials = trialsOf(await database().trials.toArray())
     const foods = ownFoodsOf(await database().ingredients.toArray())
     const days = (await database().days.toArray()).map((row) => dayRepository.parse(row, undefined))
+    const tastings = (await database().tastings.toArray()).map((row) =>
+      tastingRepository.parse(row, undefined),
+    )
     const pictures = readPhotos(await database().photos.toArray())
     if (kitchen.kind === 'none') throw new Error('the kitchen always has a value')
     return {
@@ -51,10 +55,12 @@ export async function readAll(): Promise<Everything> {
         ingredients: [...foods.own],
         days: days.flatMap((one) => (one.kind === 'row' ? [one.row.value] : [])),
         photos: pictures.photos,
+        tastings: tastings.flatMap((one) => (one.kind === 'row' ? [one.row.value] : [])),
       },
       bad: [
         ...found.flatMap((one) => (one.kind === 'bad' ? [one] : [])),
         ...days.flatMap((one) => (one.kind === 'bad' ? [one] : [])),
+        ...tastings.flatMap((one) => (one.kind === 'bad' ? [one] : [])),
         ...pictures.bad,
         ...trials.bad,
         ...foods.bad,
@@ -88,6 +94,7 @@ export async function restoreAll(content: BackupContent): Promise<void> {
     await ingredients.bulkPut(content.ingredients)
     await putDays(content.days ?? [])
     await database().photos.bulkPut(content.photos ?? [])
+    await putTastings(content.tastings ?? [])
     await putKitchen(content.kitchen)
   })
 }
@@ -97,17 +104,13 @@ async function putDays(all: NonNullable<BackupContent['days']>): Promise<void> {
   for (const [at, day] of all.entries()) await putDay(day, now - at)
 }
 
+async function putTastings(all: NonNullable<BackupContent['tastings']>): Promise<void> {
+  const now = Date.now()
+  for (const [at, tasting] of all.entries()) await putTasting(tasting, now - at)
+}
+
 async function putKitchen(kitchen: BackupContent['kitchen']): Promise<void> {
-  const before = await database().kitchen.get(KITCHEN_ID)
-  await putStored('kitchen', database().kitchen, {
-    id: KITCHEN_ID,
-    value: kitchen,
-    revision: revisionAfter(numberOr0(before?.revision)),
-    saves: [],
-    savedAt: Date.now(),
-    past: [],
-    future: [],
-  })
+  await putFresh('kitchen', database().kitchen, KITCHEN_ID, kitchen, Date.now())
 }
 
 /**
@@ -133,6 +136,8 @@ export async function addMissing(content: BackupContent): Promise<readonly Dish[
     await putDays(newDays)
     const dayIds = new Set(newDays.map(({ id }) => id))
     await photos.bulkPut((content.photos ?? []).filter(({ dayId }) => dayIds.has(dayId)))
+    const hasTasting = await database().tastings.bulkGet((content.tastings ?? []).map(({ id }) => id))
+    await putTastings((content.tastings ?? []).filter((_tasting, at) => hasTasting[at] === undefined))
     return added
   })
 }
@@ -144,15 +149,22 @@ export async function readRaw(): Promise<Record<string, unknown[]>> {
   return Object.fromEntries(tables.map(({ name }, at) => [name, rows[at] ?? []]))
 }
 
+/** Kinds of documents by their tables: those have a history. */
+const KINDS: ReadonlyMap<string, string> = new Map(
+  [dishRepository, dayRepository, tastingRepository, kitchenRepository].map(({ kind, table }) => [
+    table,
+    kind,
+  ]),
+)
+
 /** Takes a damaged row away; returns the way to put it back. */
 export async function removeBad({ table, id }: BadRow): Promise<() => Promise<void>> {
   return all('rw', async () => {
     const rows = database().table(table)
     const raw: unknown = await rows.get(id)
     await rows.delete(id)
-    const kind =
-      table === 'dishes' ? 'dish' : table === 'days' ? 'day' : table === 'kitchen' ? 'kitchen' : null
-    if (kind !== null) await database().history.delete(historyId(kind, id))
+    const kind = KINDS.get(table)
+    if (kind !== undefined) await database().history.delete(historyId(kind, id))
     return async () => {
       // Never over what took its place meanwhile.
       if (raw !== undefined && (await rows.get(id)) === undefined) await rows.put(raw)

@@ -7,6 +7,7 @@ export {
   openStorage,
   type StorageKind,
 } from './database'
+export { addTasting, type ReadTastings, removeTasting, tastingRepository, watchTastings } from './tastings'
 export { addDay, addPhoto, dayRepository, photosOf, watchDishes, watchOpenDay } from './days'
 export { keepInHand, readInHand } from './inHand'
 export { fetchLibrary } from './fetchLibrary'

@@ -66,6 +66,6 @@ export { importPantry, keepOwnFood, keepPartAsFood, removeOwnFood } from './pant
 export { type ClashPlace, useClashPlaces } from './clash'
 export { isRecipeFile } from '../workers'
 export { showProposal, useProposal } from './proposal'
-export { useDayDoor } from './dayDoor'
+export { type DocumentDoor, useDayDoor, useTastingDoor } from './documentDoor'
 export { isCooked, takeProposal, type Tuning, useTaken, useTuning, withoutChanges } from './tuning'
 export { takeBackTurnDown, turnDown, useConversion, useSwaps } from './swapping'

@@ -17,7 +17,7 @@ export function useTrials(dishId: string): ReadTrials {
 }
 
 /** A trial as the dish that it was. */
-const dishOfTrial = (dish: Dish, { parts, aim, written, number, fromNumber, why }: Trial): Dish => ({
+export const dishOfTrial = (dish: Dish, { parts, aim, written, number, fromNumber, why }: Trial): Dish => ({
   ...dish,
   parts,
   aim,

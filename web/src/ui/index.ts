@@ -8,7 +8,15 @@ export { Empty } from './Empty'
 export { Field, NumberField, SelectInput, TextArea, TextInput } from './Field'
 export { Finder, type FinderGroup, type FinderItem } from './Finder'
 export { formatDay } from './formatDay'
-export { BandAndSeed, BeforeAndAfter, type Standing, Strip, type StripPart, WindowAndTick } from './marks'
+export {
+  BandAndSeed,
+  BeforeAndAfter,
+  type Standing,
+  Strip,
+  type StripPart,
+  TastedMark,
+  WindowAndTick,
+} from './marks'
 export { Sheet } from './Sheet'
 export { dragWords, useDragSensors } from './dragging'
 export { neighbourFocus } from './focus'

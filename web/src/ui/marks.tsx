@@ -74,6 +74,79 @@ export function BandAndSeed({
   )
 }
 
+export interface TastedMarkProps {
+  label: string
+  words: string
+  min: number
+  max: number
+  value: number
+  /** The interval of what it differs by; null where nothing is tested. */
+  low: number | null
+  high: number | null
+  /** What it is held against. */
+  band: { low: number; high: number } | null
+  standing: Standing
+  /** Single scores, each with whose it is. */
+  dots: readonly { readonly of: string; readonly value: number }[]
+  /** What the model said, hollow. */
+  predicted: number | null
+}
+
+/** The soft band is the original as it was tasted, the full seed the mix with its interval, the dots each taster, the hollow seed the model. */
+export function TastedMark({
+  label,
+  words,
+  min,
+  max,
+  value,
+  low,
+  high,
+  band,
+  standing,
+  dots,
+  predicted,
+}: TastedMarkProps) {
+  const at = (x: number): number => clamp(((x - min) / (max - min)) * 100)
+  return (
+    <div className="grid grid-cols-[112px_1fr_128px] items-start gap-x-3 py-1 text-[15px] max-sm:grid-cols-[88px_1fr_84px]">
+      <span className="truncate leading-4 first-letter:uppercase">{label}</span>
+      <span className="relative h-[27px]" aria-hidden="true">
+        <i className="absolute inset-x-0 top-0.5 h-3 rounded-lg bg-husk" />
+        {band !== null && (
+          <i
+            className="absolute top-0.5 h-3 rounded-lg bg-aubergine-soft shadow-[inset_0_0_0_1.5px_var(--color-aubergine-line)]"
+            style={{ left: `${at(band.low)}%`, width: `${at(band.high) - at(band.low)}%` }}
+          />
+        )}
+        {low !== null && high !== null && (
+          <i
+            className="absolute top-[7px] h-0.5 bg-ink-2"
+            style={{ left: `${at(low)}%`, width: `${at(high) - at(low)}%` }}
+          />
+        )}
+        {predicted !== null && (
+          <i
+            className="seed-shape absolute top-0 -ml-2 size-4 border-2 border-ink-2 bg-transparent"
+            style={{ left: `${at(predicted)}%` }}
+          />
+        )}
+        <i
+          className={clsx('seed-shape absolute top-0 -ml-2 size-4 border-2 border-paper', FILL[standing])}
+          style={{ left: `${at(value)}%` }}
+        />
+        {dots.map(({ of, value: dot }) => (
+          <i
+            key={of}
+            className="absolute top-[19px] -ml-[3px] size-1.5 rounded-full bg-ink-2/60"
+            style={{ left: `${at(dot)}%` }}
+          />
+        ))}
+      </span>
+      <span className={clsx('text-right text-[13.5px] leading-4', TEXT[standing])}>{words}</span>
+    </div>
+  )
+}
+
 export interface BeforeAndAfterProps {
   label: string
   before: number

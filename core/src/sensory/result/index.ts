@@ -18,6 +18,7 @@ import {
   points,
   pWords,
   signed,
+  spoken,
   tasters,
 } from './words'
 
@@ -179,10 +180,11 @@ function scoresVerdict(tasting: Tasting, asks: readonly AskResult[], jar: readon
 }
 
 /** Works a tasting out, from its answers as they stand: unfinished, or with some missing, too. */
-export function resultOf(tasting: Tasting): TastingResult {
+export function resultOf(written: Tasting): TastingResult {
+  const tasting = spoken(written)
   const { kind } = protocolTable(tasting.settings.protocol)
   const servings = answered(tasting)
-  const given = servings.filter(({ answer }) => answer !== null)
+  const given = servings.filter(({ answer }) => answer?.isWhole === true)
   const forced = forcedResult(tasting)
   const ranks = kind === 'ranks' ? rankResult(tasting) : null
   const isJar = tasting.settings.protocol === 'jar'

@@ -89,6 +89,8 @@ export function jarHeadline(results: readonly JarResult[]): string {
   )
   if (results.every(({ penalty }) => penalty.n === 0)) return 'Nobody has answered yet.'
   if (minded.length === 0) return 'Nobody much minds anything that was asked.'
+  if (minded.length > 2)
+    return `${capital(countWord(minded.length))} things are not just right: ${listed(minded.map(({ attribute }) => attributeName(attribute)))}.`
   const said = minded.map(({ attribute, penalty }) => {
     const { tooLittle, tooMuch } = penalty
     const way =

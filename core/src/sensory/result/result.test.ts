@@ -14,7 +14,7 @@ function right(tasting: Tasting, many: number): Tasting {
         : codes.map((_, one) => [one])
     const picks = options.map((places) => places.map((place) => codes[place] ?? 0))
     const picked = picks.find((one) => isRight(tasting.settings, serving, one) === at < many) ?? []
-    return { servingId: serving.id, at: 1, by: 'tablet', picked, marks: [], comment: '' }
+    return { servingId: serving.id, at: 1, by: 'tablet', picked, marks: [], comment: '', isWhole: true }
   })
   return { ...tasting, answers }
 }

@@ -1,4 +1,4 @@
-import { type Ask, type AttributeId, attributeName } from '../../model'
+import { type Ask, type AttributeId, attributeName, type Tasting, type TastingSample } from '../../model'
 
 const COUNTS = [
   'no',
@@ -56,3 +56,26 @@ export function askName(ask: Ask): string {
 }
 export const isAttribute = (ask: Ask): ask is AttributeId =>
   ask !== 'liking' && ask !== 'difference' && ask !== 'rank'
+
+/** What samples are called in a sentence: "the minced lamb", "Trial 3"; whole where two would be called alike. */
+export function spokenLabels(samples: readonly TastingSample[]): ReadonlyMap<string, string> {
+  const short = ({ label }: TastingSample): string => (label.split(',')[0] ?? label).trim()
+  return new Map(
+    samples.map((sample) => {
+      const isAlone = samples.filter((one) => short(one) === short(sample)).length === 1
+      const said = isAlone && short(sample) !== '' ? short(sample) : sample.label
+      const isNamed = sample.kind === 'original' && !/^(?:the|our|a|an) /i.test(said)
+      return [sample.id, isNamed ? `the ${said.charAt(0).toLowerCase()}${said.slice(1)}` : said]
+    }),
+  )
+}
+
+/** A tasting whose samples are called as in a sentence. */
+export function spoken(tasting: Tasting): Tasting {
+  const labels = spokenLabels(tasting.settings.samples)
+  const samples = tasting.settings.samples.map((sample) => ({
+    ...sample,
+    label: labels.get(sample.id) ?? sample.label,
+  }))
+  return { ...tasting, settings: { ...tasting.settings, samples } }
+}

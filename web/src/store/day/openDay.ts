@@ -1,7 +1,7 @@
 import { CookDay } from '@frijol/core/model'
 import { dayRepository } from '../../data'
-import { useDayDoor } from '../dayDoor'
 import { createDocument, type Command as DocumentCommand } from '../document'
+import { openDoor, useDayDoor } from '../documentDoor'
 import { nowIso } from '../ids'
 
 /** A named change of the open day. */
@@ -35,8 +35,4 @@ export const {
   flush: flushDay,
 } = document
 
-/** The frame knows of it from now on. */
-useDayDoor.setState({ undo: document.undo, redo: document.redo, leave: document.leave })
-document.use.subscribe(({ save, past, future }) =>
-  useDayDoor.setState({ save, last: past.at(-1)?.label ?? null, next: future.at(-1)?.label ?? null }),
-)
+openDoor(useDayDoor, document)

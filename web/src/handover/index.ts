@@ -1,0 +1,2 @@
+export { HandOver } from './HandOver'
+export { Sheets } from './Sheets'

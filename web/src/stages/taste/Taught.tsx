@@ -1,0 +1,60 @@
+import { attributeName, type Tasting } from '@frijol/core/model'
+import type { TastingResult } from '@frijol/core/sensory'
+import { forgetTasting, learnFrom, useMoved } from '../../store/tasting'
+import { Button, Card, toast } from '../../ui'
+
+const signed = (value: number): string => `${Math.abs(value).toFixed(1)} ${value < 0 ? 'lower' : 'higher'}`
+
+/** Predicted and tasted, and what the kitchen learns from it. */
+export function Taught({ tasting, result }: { tasting: Tasting; result: TastingResult }) {
+  const { moved, isLearned } = useMoved(tasting, result)
+  if (moved.length === 0)
+    return (
+      <Card className="px-5 py-4 text-sm text-ink-2">
+        Nothing is learned from it: it takes three people, a mix that has a family, and attributes that the
+        model reads.
+      </Card>
+    )
+  return (
+    <Card className="px-5 py-4">
+      <div className="flex flex-wrap items-baseline justify-between gap-2">
+        <h3 className="m-0 text-base">Predicted and tasted</h3>
+        {isLearned ? (
+          <Button tone="quiet" className="min-h-8" onClick={() => forgetTasting(tasting.id)}>
+            Forget it again
+          </Button>
+        ) : (
+          <Button
+            className="min-h-8"
+            onClick={() => toast(`The kitchen learned ${learnFrom(tasting)} values.`)}
+          >
+            Learn from it
+          </Button>
+        )}
+      </div>
+      <ul className="m-0 mt-1 list-none p-0 text-[15px]">
+        {moved.map(({ attribute, predicted, observed, learned }) => {
+          const shift = learned === null ? 0 : learned.slope * predicted + learned.offset - predicted
+          return (
+            <li key={attribute} className="border-b border-line/60 py-1.5 last:border-0">
+              The model said <b>{attributeName(attribute)}</b> {predicted.toFixed(1)}, they said{' '}
+              {observed.toFixed(1)}.{' '}
+              <span className="text-ink-2">
+                {!isLearned || learned === null
+                  ? ''
+                  : Math.abs(shift) < 0.05
+                    ? 'It stays as it was.'
+                    : `From now on it reads ${signed(shift)} here for foods of this family.`}{' '}
+                {isLearned && learned?.before != null && learned.after !== null
+                  ? `Its error was ${learned.before.toFixed(1)} and is ${learned.after.toFixed(1)}, each of ${learned.tastings} tastings left out in turn.`
+                  : isLearned && learned !== null
+                    ? 'One tasting: whether it reads better is seen with the next.'
+                    : ''}
+              </span>
+            </li>
+          )
+        })}
+      </ul>
+    </Card>
+  )
+}

@@ -1,0 +1,1 @@
+export { TasteStage } from './TasteStage'
