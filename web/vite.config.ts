@@ -73,7 +73,7 @@ export default defineConfig({
               test: /[\\/]core[\\/]src[\\/](?!model|interchange|tune|solver|swap|day|schedule|chance|sensory)/,
               priority: 1,
             },
-            { name: 'ui', test: /[\\/]web[\\/]src[\\/]ui[\\/](?!FinderList|Toasts|dragging)/ },
+            { name: 'ui', test: /[\\/]web[\\/]src[\\/]ui[\\/](?!FinderList|Toasts|dragging|marks)/ },
           ],
         },
       },

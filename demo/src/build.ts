@@ -13,6 +13,7 @@ import {
   type Trial,
 } from '@frijol/core/model'
 import { stepFrom } from '@frijol/core/reading'
+import { resultOf, tastedOf } from '@frijol/core/sensory'
 import { library } from '@frijol/library'
 import { menu } from './menu'
 import { panel, tastingsOf } from './tastings'
@@ -111,12 +112,19 @@ const made = [
   ...trialsOf(moussaka, trials),
   ...others.flatMap(({ dish, written }) => trialsOf(dish, written.trials)),
 ]
+const tastings = tastingsOf(dishes, made, kitchen)
 const content = BackupContent.parse({
-  kitchen,
+  kitchen: {
+    ...kitchen,
+    // What the profile of the moussaka taught: the model read its umami, its roast and its chew too high.
+    tasted: tastings.flatMap((tasting) =>
+      tastedOf(tasting, resultOf(tasting).observed, tasting.createdAt.slice(0, 10)),
+    ),
+  },
   dishes,
   trials: made,
   ingredients: [],
-  tastings: tastingsOf(dishes, made, kitchen),
+  tastings,
 })
 
 const write = (name: string, text: string) =>

@@ -50,7 +50,7 @@ describe('serving orders', () => {
     }
     expect(of(6)).toEqual({ isEven: true, words: 'balanced for place and for what comes before' })
     expect(of(5)?.isEven).toBe(false)
-    expect(of(5)?.words).toContain('6 tastings, or a multiple')
+    expect(of(5)?.words).toContain('a multiple of 6 tastings')
   })
 })
 

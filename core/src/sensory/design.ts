@@ -162,7 +162,7 @@ export function evennessOf(settings: TastingSettings, servings: readonly Serving
   const unit = williams(samples.length).length
   return {
     isEven: false,
-    words: `each sample ${Math.min(...places)} to ${Math.max(...places)} times in a place, each after each other ${check.pairCountMin} to ${check.pairCountMax} times; ${unit} tastings, or a multiple, would balance it`,
+    words: `each sample ${Math.min(...places)} to ${Math.max(...places)} times in a place, each after each other ${check.pairCountMin} to ${check.pairCountMax} times; a multiple of ${unit} tastings would balance it`,
   }
 }
 

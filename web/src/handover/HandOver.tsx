@@ -2,6 +2,7 @@ import type { Tasting } from '@frijol/core/model'
 import { clsx } from 'clsx'
 import { useEffect, useState } from 'react'
 import { Link, useParams } from 'react-router'
+import { listed } from '@frijol/core/sensory'
 import { useLibrary, useRefusal } from '../store'
 import { Button, toast } from '../ui'
 import { OnePage } from './OnePage'
@@ -147,10 +148,10 @@ function Seated({
     return (
       <>
         <h1 className="m-0 text-[34px]">{tasterId}, before you taste</h1>
-        <p className="m-0 text-xl">
+        <p className="m-0 rounded-card border border-line bg-paper p-5 text-[24px] leading-snug">
           {held.length === 0
             ? 'No allergen is known to be in these samples.'
-            : `One or more of these samples hold ${held.join(', ')}.`}
+            : `One or more of these samples hold ${listed(held)}.`}
           {isAnimal && ' One of them is of animals.'}
         </p>
         <p className="m-0 text-lg text-ink-2">

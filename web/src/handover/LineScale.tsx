@@ -35,13 +35,18 @@ export function LineScale({
         onPointerDown={() => value === null && onChange(5)}
         className="relative flex h-14 touch-none items-center"
       >
-        <Slider.Track className="relative h-4 grow rounded-full bg-husk shadow-[inset_0_0_0_1.5px_var(--color-edge)]" />
+        <Slider.Track className="relative grid h-7 grow place-items-center rounded-full bg-husk text-[14px] text-ink-2 shadow-[inset_0_0_0_1.5px_var(--color-edge)]">
+          {value === null && 'tap where it lies'}
+        </Slider.Track>
         <Slider.Thumb
           aria-labelledby={id}
           aria-valuetext={value === null ? 'not answered' : `${value} of 10`}
           className={clsx(
             'seed-shape block size-10 border-[3px]',
-            value === null ? 'border-dashed border-edge bg-paper' : 'border-paper bg-aubergine shadow-md',
+            // A seed that stands somewhere before it is touched would draw answers to it.
+            value === null
+              ? 'border-edge bg-paper opacity-0 focus-visible:opacity-100'
+              : 'border-paper bg-aubergine shadow-md',
           )}
         />
       </Slider.Root>

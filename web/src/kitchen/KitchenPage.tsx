@@ -5,6 +5,7 @@ import { Card, CardTitle, Field, NumberField, SelectInput, TextInput } from '../
 import { BackupCard } from './BackupCard'
 import { EquipmentCard } from './EquipmentCard'
 import { LearnedCard } from './LearnedCard'
+import { TastedCard } from './TastedCard'
 import { OriginalsCard } from './OriginalsCard'
 import { WordsCard } from './WordsCard'
 
@@ -121,6 +122,7 @@ export function KitchenPage() {
             </Field>
           </Card>
           <LearnedCard kitchen={kitchen} />
+          <TastedCard kitchen={kitchen} />
           <WordsCard kitchen={kitchen} />
           <OriginalsCard />
           <BackupCard />

@@ -3,6 +3,7 @@ export * as goalCommands from './goalCommands'
 export * as methodCommands from './methodCommands'
 export { useProposedPart, useWays, type WayReading } from './proposed'
 export { forgetLearned } from './weighings'
+export { forgetTasted, type TastedPlace, useTastedPlaces } from './tasted'
 export {
   closeDish,
   flush,

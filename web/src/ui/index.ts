@@ -11,6 +11,7 @@ export { formatDay } from './formatDay'
 export {
   BandAndSeed,
   BeforeAndAfter,
+  type MarkedPlace,
   type Standing,
   Strip,
   type StripPart,

@@ -28,10 +28,25 @@ export interface BandAndSeedProps {
   spread: number
   band: { low: number; high: number } | null
   standing: Standing
+  /** Where it was tasted: a ring. */
+  tasted?: MarkedPlace | null
   onWhy: () => void
 }
+/** A place on a scale, and what is said of it. */
+export interface MarkedPlace {
+  readonly value: number
+  readonly words: string
+}
 
-/** The soft band is the reference, the seed the present value, the whisker one standard deviation. */
+const Ring = ({ left, title }: { left: number; title: string }) => (
+  <i
+    title={title}
+    className="absolute -top-[3px] -ml-[9px] size-[18px] rounded-full border-2 border-sky"
+    style={{ left: `${left}%` }}
+  />
+)
+
+/** The soft band is the reference, the seed the present value, the whisker one standard deviation, the ring what was tasted. */
 export function BandAndSeed({
   label,
   words,
@@ -41,6 +56,7 @@ export function BandAndSeed({
   spread,
   band,
   standing,
+  tasted = null,
   onWhy,
 }: BandAndSeedProps) {
   const at = (x: number): number => clamp(((x - min) / (max - min)) * 100)
@@ -49,7 +65,7 @@ export function BandAndSeed({
       type="button"
       data-why
       onClick={onWhy}
-      aria-label={`${label}: ${value.toFixed(1)} plus or minus ${spread.toFixed(1)}, ${words}. Why?`}
+      aria-label={`${label}: ${value.toFixed(1)} plus or minus ${spread.toFixed(1)}, ${words}${tasted === null ? '' : `, ${tasted.words}`}. Why?`}
       className="grid h-[25px] w-full grid-cols-[96px_1fr_66px] items-center gap-2.5 rounded-md px-1 text-left text-sm hover:bg-husk/50"
     >
       <span className="truncate first-letter:uppercase">{label}</span>
@@ -68,6 +84,7 @@ export function BandAndSeed({
           className={clsx('seed-shape absolute -top-0.5 -ml-2 size-4 border-2 border-paper', FILL[standing])}
           style={{ left: `${at(value)}%` }}
         />
+        {tasted !== null && <Ring left={at(tasted.value)} title={tasted.words} />}
       </span>
       <span className={clsx('text-right text-[13px]', TEXT[standing])}>{words}</span>
     </button>

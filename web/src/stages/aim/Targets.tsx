@@ -4,7 +4,7 @@ import { clsx } from 'clsx'
 import { RotateCcw } from 'lucide-react'
 import { useState } from 'react'
 import { AttributeWords } from '../../original'
-import { goalCommands, run } from '../../store'
+import { goalCommands, run, useTastedPlaces } from '../../store'
 import { BandSlider, IconButton, SelectInput } from '../../ui'
 
 const TIMES = ['', 'counts once', 'counts twice', 'counts three times']
@@ -53,6 +53,7 @@ const shown = (value: number): string => String(Number(value.toFixed(1)))
 /** Bands and weights of a part: the original's, to be moved. */
 export function Targets({ part, original }: { part: Part; original: Original | null }) {
   const goal = goalOf(original, part.moved)
+  const places = useTastedPlaces(part)
   const [isWhole, setWhole] = useState(false)
   const rows = ATTRIBUTES.flatMap((id) => {
     const band = bandOf(goal, id)
@@ -89,6 +90,7 @@ export function Targets({ part, original }: { part: Part; original: Original | n
             className="grid grid-cols-[128px_1fr_58px_76px_28px] items-center gap-x-2.5 text-sm max-sm:grid-cols-[1fr_auto_auto_28px] max-sm:border-b max-sm:border-line max-sm:py-1"
           >
             <AttributeWords id={id} isStrong={weight > 0} />
+            {places.has(id) && <span className="sr-only">{places.get(id)?.words}</span>}
             <span className="max-sm:order-last max-sm:col-span-4 max-sm:px-1.5">
               <BandSlider
                 label={attributeName(id)}
@@ -97,6 +99,7 @@ export function Targets({ part, original }: { part: Part; original: Original | n
                 max={10}
                 step={STEP}
                 isMoved={isMoved}
+                tasted={places.get(id) ?? null}
                 onChange={(next) => run(goalCommands.moveBand(part.id, id, next))}
               />
             </span>
@@ -121,6 +124,7 @@ export function Targets({ part, original }: { part: Part; original: Original | n
           </li>
         ))}
       </ul>
+      {places.size > 0 && <p className="m-0 mt-1 text-[13px] text-ink-2">ring: as your tasters put it</p>}
       <div className="mt-1.5 flex flex-wrap items-center gap-3 text-[13px]">
         {first.length < rows.length && (
           <button type="button" className="min-h-7 text-ink-2 underline" onClick={() => setWhole(!isWhole)}>

@@ -1,9 +1,15 @@
 import { isInEveryBand, readingOrder } from '@frijol/core/assess'
-import { attributeName, type AttributeReading, type Part, type PartAssessment } from '@frijol/core/model'
+import {
+  type AttributeId,
+  attributeName,
+  type AttributeReading,
+  type Part,
+  type PartAssessment,
+} from '@frijol/core/model'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { BesideOriginal, ColourLine, OriginalProfile, ProteinLine, useLikelyOriginals } from '../../original'
-import { askWhy, commands, run, useDish, useLibrary } from '../../store'
+import { askWhy, commands, run, type TastedPlace, useDish, useLibrary, useTastedPlaces } from '../../store'
 import { BandAndSeed, Button, buttonClass, Card, CardTitle, Sheet } from '../../ui'
 
 /** Marks what rests on foods without figures of their own. */
@@ -20,10 +26,13 @@ export function Bands({
   partId,
   readings,
   isSecond = false,
+  places,
 }: {
   partId: string
   readings: readonly AttributeReading[]
   isSecond?: boolean
+  /** Where attributes were tasted. */
+  places?: ReadonlyMap<AttributeId, TastedPlace>
 }) {
   return readings.map((attribute) => (
     <BandAndSeed
@@ -36,6 +45,7 @@ export function Bands({
       spread={attribute.sd}
       band={attribute.target}
       standing={attribute.state}
+      tasted={places?.get(attribute.id) ?? null}
       onWhy={() => askWhy({ kind: 'attribute', partId, id: attribute.id, isSecond })}
     />
   ))
@@ -49,6 +59,7 @@ const Heading = ({ children }: { children: string }) => (
 export function AgainstOriginal({ part, reading }: { part: Part; reading: PartAssessment }) {
   const library = useLibrary()
   const [isOpen, setOpen] = useState(false)
+  const places = useTastedPlaces(part)
   const original = part.originalId === null ? null : (library.originals.get(part.originalId) ?? null)
   if (reading.attributes.length === 0) return <NothingRead part={part} />
   const { distance } = reading
@@ -66,15 +77,15 @@ export function AgainstOriginal({ part, reading }: { part: Part; reading: PartAs
         }
       />
       {reading.judged !== null && <p className="m-0 mb-1 text-[13px] text-ink-2">{reading.judged}</p>}
-      <Bands partId={part.id} readings={counts} />
+      <Bands partId={part.id} readings={counts} places={places} />
       {off.length > 0 && <Heading>Off besides; does not count in the distance</Heading>}
-      <Bands partId={part.id} readings={off} />
+      <Bands partId={part.id} readings={off} places={places} />
       {rest.length > 0 && (
         <details className="mt-1.5">
           <summary className="min-h-6 text-[13px] text-ink-2">
             {rest.length} more{original === null ? '' : ', in band or near it'}
           </summary>
-          <Bands partId={part.id} readings={rest} />
+          <Bands partId={part.id} readings={rest} places={places} />
         </details>
       )}
       {[...reading.attributes, ...reading.ratios].some(({ known }) => known === 'partly') && (
@@ -82,6 +93,7 @@ export function AgainstOriginal({ part, reading }: { part: Part; reading: PartAs
           ~ partly known: some foods here have no figure of their own, so the whisker is wider.
         </p>
       )}
+      {places.size > 0 && <p className="m-0 mt-1 text-xs text-ink-2">ring: as your tasters put it last</p>}
       <ColourLine partId={part.id} />
       {original !== null && (
         <>

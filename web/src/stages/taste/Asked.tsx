@@ -9,10 +9,13 @@ const MOST = 8
 /** What is rated: five to eight words with a meaning that all share; liking before them. */
 export function Asked({ settings }: { settings: TastingSettings }) {
   const { attributes, asksLiking, protocol, samples } = settings
-  const known = new Set(samples.flatMap(({ predicted }) => Object.keys(predicted)))
-  const offered = ATTRIBUTES.filter(
-    (id) => known.size === 0 || known.has(id) || attributes.includes(id),
-  ).filter((id) => protocol !== 'jar' || !NOT_FOR_JAR.has(id))
+  const ours = new Set(
+    samples.filter(({ kind }) => kind !== 'original').flatMap(({ predicted }) => Object.keys(predicted)),
+  )
+  const all = ATTRIBUTES.filter((id) => protocol !== 'jar' || !NOT_FOR_JAR.has(id))
+  // What the model reads of the mix comes first: only of that can it learn.
+  const offered = all.filter((id) => ours.size === 0 || ours.has(id) || attributes.includes(id))
+  const others = all.filter((id) => !offered.includes(id))
   const toggle = (id: AttributeId) =>
     runTasting(
       tastingCommands.changePlan(
@@ -42,6 +45,20 @@ export function Asked({ settings }: { settings: TastingSettings }) {
           </ToggleChip>
         ))}
       </div>
+      {others.length > 0 && (
+        <details className="mt-2 text-sm">
+          <summary className="min-h-6 text-[13px] text-ink-2">
+            {others.length} more words, which the model does not read of this mix
+          </summary>
+          <div className="mt-1 flex flex-wrap gap-1.5">
+            {others.map((id) => (
+              <ToggleChip key={id} tone="mung" isOn={false} onChange={() => toggle(id)}>
+                {attributeName(id)}
+              </ToggleChip>
+            ))}
+          </div>
+        </details>
+      )}
       {attributes.length > MOST && (
         <p className="m-0 mt-2 text-[13px] text-turmeric-deep">
           More than {MOST} words tire a mouth, and the more are asked, the more look different by chance.

@@ -32,7 +32,7 @@ const isFields = (value: Maybe): value is Fields =>
   typeof value === 'object' && value !== null && !Array.isArray(value)
 
 /** The fields by which items of a list are told apart, the first that they have. */
-const KEYS = ['id', 'ingredientId', 'key', 'word', 'name'] as const
+const KEYS = ['id', 'ingredientId', 'servingId', 'key', 'word', 'name'] as const
 
 function keyOf(item: Json): string | null {
   if (typeof item === 'string') return item
