@@ -1,4 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
+import { waitSaved } from './bench'
 
 async function openDemo(page: Page): Promise<void> {
   await page.goto('/')
@@ -63,6 +64,7 @@ async function planTriangle(page: Page): Promise<void> {
   await expect(page.getByText(/6 triangle tastings find/)).toBeVisible()
   await page.getByRole('button', { name: 'Set it out' }).click()
   await expect(page.getByText('0 of 6 answers')).toBeVisible()
+  await waitSaved(page)
 }
 
 /** One taster at the tablet: says yes, picks the glass at this place, and hands it on. */
@@ -216,6 +218,7 @@ test('a profile teaches the kitchen, shows in Mix beside the model, and is hande
   await page.getByRole('button', { name: 'Give it to Tune' }).click()
   await page.waitForURL(/do=tune/)
   await expect(page.getByText(/mixes tried in/)).toBeVisible()
+  await waitSaved(page)
   await page.goto('/dish/moussaka/aim')
   await expect(page.getByRole('button', { name: 'chewiness counts three times' })).toHaveAttribute(
     'aria-pressed',

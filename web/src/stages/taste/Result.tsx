@@ -4,7 +4,14 @@ import { clsx } from 'clsx'
 import { useMemo } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { useDish } from '../../store'
-import { answersCsv, giveToTune, newTasting, runTasting, tastingCommands } from '../../store/tasting'
+import {
+  answersCsv,
+  giveToTune,
+  newTasting,
+  partTasted,
+  runTasting,
+  tastingCommands,
+} from '../../store/tasting'
 import { Button, buttonClass, Card, HeaderActions, saveFile, toast } from '../../ui'
 import { JarCharts } from './JarCharts'
 import { LikingChart } from './LikingChart'
@@ -18,11 +25,11 @@ export function Result({ tasting, onAgain }: { tasting: Tasting; onAgain: (id: s
   const dish = useDish()
   const navigate = useNavigate()
   const result = useMemo(() => resultOf(tasting), [tasting])
-  const partId =
-    tasting.settings.samples.find((one) => one.partId !== null)?.partId ?? dish.parts[0]?.id ?? ''
+  const ours = tasting.settings.samples.find((one) => one.partId !== null)
+  const partId = (ours === undefined ? null : partTasted(dish, tasting, ours.id)) ?? dish.parts[0]?.id ?? ''
   const shown = result.observed.some(({ isShown }) => isShown)
   const give = () => {
-    const given = giveToTune(tasting, result)
+    const given = giveToTune(dish, tasting, result)
     if (given.length === 0) {
       toast('Nothing that was shown is a reading of this mix.')
       return

@@ -19,6 +19,7 @@ export {
   type Moved,
   newTasting,
   otherSample,
+  partTasted,
   sampleOf,
   sampleOfOriginal,
   takeAnswer,

@@ -252,14 +252,24 @@ export function useMoved(
   }, [kitchen, tasting, result])
 }
 
+/** The part of the dish that a sample is of: by its id, else the one of its family; null where it is gone. */
+export function partTasted({ parts }: Dish, { settings }: Tasting, sampleId: string): string | null {
+  const sample = settings.samples.find(({ id }) => id === sampleId)
+  if (sample === undefined) return null
+  const found =
+    parts.find(({ id }) => id === sample.partId) ??
+    parts.find(({ family }) => family !== null && family === sample.family)
+  return found?.id ?? null
+}
+
 /** Most that an attribute can count. */
 const MOST_WEIGHT = 3
 /** Lets what they miss count most when the mix is tuned. @returns what was given over */
-export function giveToTune(tasting: Tasting, result: TastingResult): readonly AttributeId[] {
+export function giveToTune(dish: Dish, tasting: Tasting, result: TastingResult): readonly AttributeId[] {
   const given: AttributeId[] = []
   for (const { sampleId, attribute, isShown } of result.observed) {
-    const partId = tasting.settings.samples.find(({ id }) => id === sampleId)?.partId
-    if (!isShown || partId == null || given.includes(attribute)) continue
+    const partId = partTasted(dish, tasting, sampleId)
+    if (!isShown || partId === null || given.includes(attribute)) continue
     if (run(weighAttribute(partId, attribute, MOST_WEIGHT))) given.push(attribute)
   }
   return given
