@@ -13,6 +13,7 @@ const VIEWS = [
   ['mix', '/dish/moussaka/mix', 'Vital wheat gluten'],
   ['method', '/dish/moussaka/method', 'Yield'],
   ['cook', '/dish/moussaka/cook', 'By the clock'],
+  ['taste', '/dish/moussaka/taste?tasting=tasting-moussaka-profile', 'What they miss'],
   ['share', '/dish/moussaka/share', 'As a file'],
   ['pantry', '/pantry?food=walnuts', 'In 100 g'],
   ['kitchen', '/kitchen', 'Measuring'],
@@ -74,6 +75,24 @@ for (const viewport of [
     await page.getByRole('button', { name: 'Close the day' }).click()
     await page.getByRole('button', { name: 'Write a tub label' }).click()
     await expectSound(page, 'close the day')
+    await page.goto('/dish/brined-white-block/taste')
+    await expect(page.getByText('Too little, too much')).toBeVisible()
+    await expectSound(page, 'just about right')
+    await page.getByRole('button', { name: 'New tasting' }).click()
+    await page.getByRole('radio', { name: /Attribute profile/ }).click()
+    await page.getByRole('button', { name: 'Take P8 off' }).click()
+    await expectSound(page, 'a planned tasting')
+    await page.getByRole('button', { name: 'Set it out' }).click()
+    await page.getByRole('link', { name: 'Sheets' }).click()
+    await page.getByRole('radio', { name: 'Tasters’ sheets' }).click()
+    await expectSound(page, 'sheets')
+    await page.getByRole('link', { name: 'Back to the tasting' }).click()
+    await expectSound(page, 'a tasting that runs')
+    await page.getByRole('link', { name: 'Hand the tablet round' }).click()
+    await page.getByRole('button', { name: /^P1/ }).click()
+    await page.getByRole('button', { name: 'I may taste these' }).click()
+    await expect(page.getByRole('slider').first()).toBeVisible()
+    await expectSound(page, 'the tablet')
     await page.goto('/stand-in')
     await expect(page.getByLabel('Display')).toBeVisible()
     await expectSound(page, 'stand-in')

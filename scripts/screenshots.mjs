@@ -21,6 +21,7 @@ try {
     ['mix', '/dish/moussaka/mix'],
     ['method', '/dish/moussaka/method'],
     ['share', '/dish/moussaka/share'],
+    ['taste', '/dish/moussaka/taste?tasting=tasting-moussaka-profile'],
     ['pantry', '/pantry?food=vital-wheat-gluten'],
     ['kitchen', '/kitchen'],
   ]

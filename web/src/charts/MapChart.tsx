@@ -20,7 +20,7 @@ export function MapChart({ title, points, axes }: MapChartProps) {
       isTitled
       shape="a map"
       drawing={{ option, height: MAP_PX }}
-      heads={['', axes.x, axes.y]}
+      heads={['What', axes.x, axes.y]}
       rows={points.map(({ label, x, y }) => [label, `${Math.round(100 * x)} %`, y.toFixed(1)])}
       isFigures
     />

@@ -202,6 +202,7 @@ function TasterSheets({ tasting, servings }: SheetProps) {
   const reference = settings.samples.find(({ id }) => id === settings.controlId)?.label ?? ''
   return (
     <>
+      <h1 className="sr-only">Tasters’ sheets</h1>
       {servings
         .filter(({ round }) => round > 0)
         .map(({ id, tasterId, round, glasses, referenceId }) => (

@@ -84,7 +84,7 @@ export function Missed({ tasting, asks }: { tasting: Tasting; asks: readonly Ask
         title={`${shown.label}${control === undefined ? '' : ` beside ${control.label}`}`}
         shape="marks"
         isFigures
-        heads={['', control?.label ?? '–', shown.label, 'Difference', 'Between', 'p']}
+        heads={['Attribute', control?.label ?? '–', shown.label, 'Difference', 'Between', 'p']}
         rows={rows.map(({ ask, mean, base, against }) => [
           askName(ask.ask),
           base?.mean?.toFixed(1) ?? '–',
