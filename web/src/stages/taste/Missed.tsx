@@ -51,14 +51,19 @@ export function Missed({ tasting, asks }: { tasting: Tasting; asks: readonly Ask
   const control = found === undefined ? undefined : { ...found, label: labels.get(found.id) ?? found.label }
   const isDistance = first?.ask === 'difference'
   if (shown === undefined) return null
-  const rows = asks.flatMap((ask) => {
-    const of = ask.samples.find(({ sampleId }) => sampleId === shown.sampleId)
-    if (of?.mean == null) return []
-    const base = ask.samples.find(({ sampleId }) => sampleId === controlId)
-    const against = ask.against.find(({ sampleId }) => sampleId === shown.sampleId) ?? null
-    const sample = samples.find(({ id }) => id === shown.sampleId)
-    return [{ ask, of, mean: of.mean, base, against, predicted: predictedOf(sample, control, ask, base) }]
-  })
+  const shownIds = isDistance ? others.map(({ sampleId }) => sampleId) : [shown.sampleId]
+  const rows = asks.flatMap((ask) =>
+    shownIds.flatMap((sampleId) => {
+      const of = ask.samples.find((one) => one.sampleId === sampleId)
+      if (of?.mean == null) return []
+      const base = ask.samples.find((one) => one.sampleId === controlId)
+      const against = ask.against.find((one) => one.sampleId === sampleId) ?? null
+      const sample = samples.find(({ id }) => id === sampleId)
+      const predicted = predictedOf(sample, control, ask, base)
+      const label = isDistance ? of.label : askName(ask.ask)
+      return [{ key: `${ask.ask} ${sampleId}`, label, ask, of, mean: of.mean, base, against, predicted }]
+    }),
+  )
   return (
     <Card className="px-5 py-4">
       <div className="mb-2 flex flex-wrap items-baseline justify-between gap-x-4">
@@ -66,12 +71,12 @@ export function Missed({ tasting, asks }: { tasting: Tasting; asks: readonly Ask
           {isDistance ? 'How far away' : control === undefined ? 'As they rated it' : 'What they miss'}
         </h3>
         <span className="text-[13.5px] text-ink-2">
-          {control === undefined ? '' : `band: ${control.label} as they tasted it · `}seed: {shown.label},
-          with its interval · dots: each taster
+          {control === undefined ? '' : `band: ${control.label} as they tasted it · `}seed:{' '}
+          {isDistance ? 'each trial' : shown.label}, with its interval · dots: each taster
           {rows.some(({ predicted }) => predicted !== null) ? ' · hollow: the model' : ''}
         </span>
       </div>
-      {others.length > 1 && (
+      {others.length > 1 && !isDistance && (
         <Choice
           label="Which sample"
           value={shown.sampleId}
@@ -81,12 +86,19 @@ export function Missed({ tasting, asks }: { tasting: Tasting; asks: readonly Ask
         />
       )}
       <WithTable
-        title={`${shown.label}${control === undefined ? '' : ` beside ${control.label}`}`}
+        title={`${isDistance ? 'Each trial' : shown.label}${control === undefined ? '' : ` beside ${control.label}`}`}
         shape="marks"
         isFigures
-        heads={['Attribute', control?.label ?? '–', shown.label, 'Difference', 'Between', 'p']}
-        rows={rows.map(({ ask, mean, base, against }) => [
-          askName(ask.ask),
+        heads={[
+          isDistance ? 'Sample' : 'Attribute',
+          control?.label ?? '–',
+          isDistance ? 'Mean' : shown.label,
+          'Difference',
+          'Between',
+          'p',
+        ]}
+        rows={rows.map(({ label, ask, mean, base, against }) => [
+          label,
           base?.mean?.toFixed(1) ?? '–',
           mean.toFixed(1),
           against === null ? '–' : against.difference.toFixed(1),
@@ -97,10 +109,10 @@ export function Missed({ tasting, asks }: { tasting: Tasting; asks: readonly Ask
         ])}
         drawing={
           <div>
-            {rows.map(({ ask, of, mean, base, against, predicted }) => (
+            {rows.map(({ key, label, of, mean, base, against, predicted }) => (
               <TastedMark
-                key={ask.ask}
-                label={askName(ask.ask)}
+                key={key}
+                label={label}
                 words={against === null ? mean.toFixed(1) : words(against, isDistance)}
                 min={0}
                 max={10}

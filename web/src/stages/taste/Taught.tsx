@@ -15,6 +15,7 @@ export function Taught({ tasting, result }: { tasting: Tasting; result: TastingR
         model reads.
       </Card>
     )
+  const most = Math.max(...moved.map(({ learned }) => learned?.tastings ?? 0))
   return (
     <Card className="px-5 py-4">
       <div className="flex flex-wrap items-baseline justify-between gap-2">
@@ -32,24 +33,27 @@ export function Taught({ tasting, result }: { tasting: Tasting; result: TastingR
           </Button>
         )}
       </div>
-      <ul className="m-0 mt-1 list-none p-0 text-[15px]">
+      <p className="m-0 mb-1 text-sm text-ink-2">
+        {isLearned
+          ? `What the model says of this family’s foods leans towards it from now on.${most === 1 ? ' One tasting so far: whether it reads better is seen with the next.' : ''}`
+          : 'Not learned: the model reads as it did.'}
+      </p>
+      <ul className="m-0 list-none p-0 text-[15px]">
         {moved.map(({ attribute, predicted, observed, learned }) => {
           const shift = learned === null ? 0 : learned.slope * predicted + learned.offset - predicted
           return (
-            <li key={attribute} className="border-b border-line/60 py-1.5 last:border-0">
+            <li key={attribute} className="border-b border-line/60 py-1 last:border-0">
               The model said <b>{attributeName(attribute)}</b> {predicted.toFixed(1)}, they said{' '}
-              {observed.toFixed(1)}.{' '}
+              {observed.toFixed(1)}
               <span className="text-ink-2">
-                {!isLearned || learned === null
-                  ? ''
-                  : Math.abs(shift) < 0.05
-                    ? 'It stays as it was.'
-                    : `From now on it reads ${signed(shift)} here for foods of this family.`}{' '}
+                {isLearned && learned !== null
+                  ? Math.abs(shift) < 0.05
+                    ? ': it stays.'
+                    : `: from now on it reads ${signed(shift)}.`
+                  : '.'}
                 {isLearned && learned?.before != null && learned.after !== null
-                  ? `Its error was ${learned.before.toFixed(1)} and is ${learned.after.toFixed(1)}, each of ${learned.tastings} tastings left out in turn.`
-                  : isLearned && learned !== null
-                    ? 'One tasting: whether it reads better is seen with the next.'
-                    : ''}
+                  ? ` Its error was ${learned.before.toFixed(1)} and is ${learned.after.toFixed(1)}, each of ${learned.tastings} tastings left out in turn.`
+                  : ''}
               </span>
             </li>
           )

@@ -86,7 +86,7 @@ describe('planning a tasting', () => {
     const user = await plan()
     for (const protocol of PROTOCOLS) {
       const { name, leaves } = protocolTable(protocol)
-      await user.click(screen.getByRole('radio', { name: new RegExp(`${name}`) }))
+      await user.click(screen.getByRole('radio', { name: new RegExp(name) }))
       expect(screen.getByText(leaves)).toBeInTheDocument()
       const need = within(screen.getByLabelText('What so few can show'))
       expect(need.getAllByText(/find/, { selector: 'p' }).length).toBeGreaterThan(0)
