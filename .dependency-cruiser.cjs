@@ -53,7 +53,9 @@ const allowed = {
   chance: [],
   solver: [],
   schedule: ['model', 'chance'],
-  sensory: ['model', 'chance'],
+  statistics: [],
+  sensory: ['model', 'chance', 'statistics'],
+  experiment: ['model', 'chance', 'statistics'],
   day: ['model', 'measure', 'program', 'assess', 'schedule'],
   tune: [
     'model',

@@ -5,6 +5,7 @@ import { findFood, indexFoods } from '@frijol/core/measure'
 import type { Assessment, Dish, Kitchen } from '@frijol/core/model'
 import { library } from '@frijol/library'
 import { contextFor, dishesFrom, dishesOf, kitchenFor, readInput, withAim, type Streams } from './input'
+import { experimented } from './experiment'
 import { linesEntry } from './lines'
 import { scaled } from './scale'
 import { InputFault, type Options, readOptions, USAGE } from './options'
@@ -116,6 +117,8 @@ function run(options: Options, streams: Streams): unknown {
         ? plannedDay(dishesOf(text, { ...options, isBackupRead: true }, kitchen), kitchen, options)
         : plannedProblem(problem, options)
     }
+    case 'experiment':
+      return experimented(readInput(options.file, streams))
     case 'taste':
       return tasted(readInput(options.file, streams))
     case 'export':

@@ -52,7 +52,7 @@ export interface Options {
 }
 
 export const USAGE =
-  'frijol lines|read|assess|scale|tune|swap|convert|plan|taste|export|library [FILE|-] [--original ID] [--family ID] [--portions N] [--region us|metric|australian|imperial] [--kitchen FILE] [--as jsonld|md|csv|ics|backup] [--food ID] [--mass G] [--have "food=200 g"] [--part NAME] [--hold FOOD] [--allow FOOD] [--limit "sodiumMg<=400"] [--amounts-only] [--focus all|seasoning|thickness] [--viscosity PAS --at C] [--seed N] [--line N] [--without gluten,soy] [--toward lower-sodium,cheaper,pantry] [--match sodium|umami|volume] [--serve ISO] [--start ISO] [--cooks N] [--night 22-7]'
+  'frijol lines|read|assess|scale|tune|swap|convert|plan|taste|experiment|export|library [FILE|-] [--original ID] [--family ID] [--portions N] [--region us|metric|australian|imperial] [--kitchen FILE] [--as jsonld|md|csv|ics|backup] [--food ID] [--mass G] [--have "food=200 g"] [--part NAME] [--hold FOOD] [--allow FOOD] [--limit "sodiumMg<=400"] [--amounts-only] [--focus all|seasoning|thickness] [--viscosity PAS --at C] [--seed N] [--line N] [--without gluten,soy] [--toward lower-sodium,cheaper,pantry] [--match sodium|umami|volume] [--serve ISO] [--start ISO] [--cooks N] [--night 22-7]'
 
 function positive(text: string | undefined, name: string): number | null {
   if (text === undefined) return null

@@ -24,7 +24,7 @@ import {
   williams,
 } from '@frijol/core/sensory'
 import { z } from 'zod'
-import { InputFault } from './options'
+import { calculated, calculation } from './calculations'
 
 const protocol = z.enum(FORCED)
 const count = z.number().int().min(0).max(100_000)
@@ -48,17 +48,6 @@ const difference = z
   .refine(({ dPrime, pd }) => (dPrime == null) !== (pd == null), 'Give dPrime or pd, one of the two.')
 const asDifference = ({ dPrime, pd }: z.infer<typeof difference>): Difference =>
   dPrime == null ? { pd: pd ?? 0 } : { dPrime }
-
-/** One calculation: what it takes, and what it gives. */
-const calculation = <T extends z.ZodType>(input: T, run: (given: z.infer<T>) => unknown) => ({
-  run(given: unknown, at: string): unknown {
-    const read = input.safeParse(given)
-    if (read.success) return run(read.data)
-    const [first] = read.error.issues
-    const where = [at, ...(first?.path ?? [])].join('.')
-    throw new InputFault(first?.message ?? 'This does not fit.', where, 'See docs/guide/cli.md, taste.')
-  },
-})
 
 const alternative = z.enum(['greater', 'two.sided']).default('greater')
 const correctOf = z.object({ correct: count, n: count })
@@ -210,38 +199,5 @@ const CALCULATIONS = new Map(
   }),
 )
 
-const Case = z.object({ fn: z.string(), input: z.unknown() })
-
-function one(given: unknown, at: string): unknown {
-  const read = Case.safeParse(given)
-  if (!read.success)
-    throw new InputFault(
-      'A case is { "fn", "input" }.',
-      at,
-      `"fn" is one of ${[...CALCULATIONS.keys()].join(', ')}.`,
-    )
-  const found = CALCULATIONS.get(read.data.fn)
-  if (found === undefined)
-    throw new InputFault(
-      `There is no calculation “${read.data.fn}”.`,
-      `${at}fn`,
-      `Use one of ${[...CALCULATIONS.keys()].join(', ')}.`,
-    )
-  try {
-    return found.run(read.data.input, `${at}input`)
-  } catch (error) {
-    if (error instanceof RangeError) throw new InputFault(error.message, `${at}input`, 'Ask for fewer.')
-    throw error
-  }
-}
-
 /** What a tasting's figures say: one case, or an array of cases in their order. */
-export function tasted(text: string): unknown {
-  let given: unknown
-  try {
-    given = JSON.parse(text)
-  } catch {
-    throw new InputFault('The input is no JSON.', 'input', 'Give { "fn", "input" }, or an array of them.')
-  }
-  return Array.isArray(given) ? given.map((of, at) => one(of, `${at}.`)) : one(given, '')
-}
+export const tasted = (text: string): unknown => calculated(CALCULATIONS, text)

@@ -1,5 +1,5 @@
 import { Matrix, SingularValueDecomposition, solve } from 'ml-matrix'
-import { fAbove, rangeAbove, rangeAt, tAt, tTwoSided } from './distributions'
+import { fAbove, rangeAbove, rangeAt, tAt, tTwoSided } from '../statistics'
 
 /** Scores by panellist, sample and replicate. */
 export type Scores = readonly (readonly (readonly number[])[])[]
@@ -200,7 +200,8 @@ export function adjustedAnova(scores: readonly (readonly (number | null)[])[]): 
   )
   const design = new Matrix(cells.map((_, at) => [...(panellists[at] ?? []), ...(samples[at] ?? [])]))
   const values = Matrix.columnVector(cells.map(({ score }) => score))
-  if (new SingularValueDecomposition(design).rank < n + k - 1) return empty('not-connected')
+  if (new SingularValueDecomposition(design, { autoTranspose: true }).rank < n + k - 1)
+    return empty('not-connected')
   const df = cells.length - (n + k - 1)
   if (df <= 0) return empty('no-error')
   const { rss, beta } = fitted(design, values)

@@ -1,4 +1,4 @@
-import { betaAt, binomial, binomialAbove, binomialBelow, normalAt } from './distributions'
+import { betaAt, binomial, binomialAbove, binomialBelow, normalAt } from '../statistics'
 import { dPrimeOf, type Forced, GUESS, shareRight, slopeRight } from './psychometric'
 
 export type Alternative = 'greater' | 'two.sided'

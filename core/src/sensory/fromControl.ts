@@ -1,5 +1,5 @@
 import { anovaTable } from './anova'
-import { dunnettAbove, tAbove } from './distributions'
+import { dunnettAbove, tAbove } from '../statistics'
 
 export interface FromControl {
   readonly sampleMeans: readonly number[]

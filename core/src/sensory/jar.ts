@@ -1,5 +1,5 @@
 import { meanOf, squaresOf } from './anova'
-import { tTwoSided } from './distributions'
+import { tTwoSided } from '../statistics'
 
 export interface Side {
   readonly n: number

@@ -1,5 +1,5 @@
 import { meanOf, sdOf, squaresOf } from './anova'
-import { binomialAbove, binomialBelow, tAt, tTwoSided } from './distributions'
+import { binomialAbove, binomialBelow, tAt, tTwoSided } from '../statistics'
 
 export interface MeanWithin {
   readonly mean: number

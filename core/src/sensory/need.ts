@@ -1,7 +1,7 @@
 import { randomFrom } from '../chance'
 import type { TastingSettings } from '../model'
 import { type Alternative, answersNeeded, dPrimeFound, powerOf } from './discrimination'
-import { fAbove, normalAt, pairedPower } from './distributions'
+import { fAbove, normalAt, pairedPower } from '../statistics'
 import { isTwoSided, protocolTable } from './protocols'
 import { friedman } from './ranking'
 

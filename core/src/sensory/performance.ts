@@ -1,5 +1,5 @@
 import { meanOf, type Scores, sdOf, squaresOf } from './anova'
-import { fAbove } from './distributions'
+import { fAbove } from '../statistics'
 
 /** How one panellist scored beside the others. */
 export interface Performance {

@@ -1,5 +1,4 @@
-import { normalBelow, normalDensity } from './distributions'
-import { ruleOn } from './quadrature'
+import { normalBelow, normalDensity, ruleOn } from '../statistics'
 
 /** Tests with one right answer, by the short names of the field. */
 export const FORCED = ['triangle', 'duotrio', 'twoafc', 'threeafc', 'tetrad'] as const

@@ -1,4 +1,4 @@
-import { chi2Above, normalAt, normalBelow } from './distributions'
+import { chi2Above, normalAt, normalBelow } from '../statistics'
 
 /** Ranks from 1 within a row, ties as the middle of their places. */
 export function midRanks(values: readonly number[]): number[] {

@@ -7,7 +7,7 @@ import {
   type Similarity,
   similarityOf,
 } from '../discrimination'
-import { binomialBelow } from '../distributions'
+import { binomialBelow } from '../../statistics'
 import { needOf, type Need } from '../need'
 import { isTwoSided, protocolTable } from '../protocols'
 import type { Forced } from '../psychometric'

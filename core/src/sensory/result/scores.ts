@@ -2,7 +2,7 @@ import type { Ask, Tasting, TastingSample } from '../../model'
 import { adjustedAnova, anovaTable, meanOf } from '../anova'
 import { scoresOf } from '../answers'
 import { orderedSamples } from '../design'
-import { dunnettAbove, rangeAt, tAt } from '../distributions'
+import { dunnettAbove, rangeAt, tAt } from '../../statistics'
 import { meanWithin } from '../liking'
 
 /** One taster's score of one sample, the mean of the rounds. */

@@ -15,7 +15,7 @@ import {
   useKitchenStore,
   useOpenDish,
 } from '../../store'
-import { openTasting, useOpenTasting } from '../../store/tasting'
+import { newTasting, runTasting, useOpenTasting } from '../../store/tasting'
 import { TasteStage } from './TasteStage'
 import { againstWords, shortName } from './words'
 
@@ -59,7 +59,6 @@ beforeEach(async () => {
 const plan = async () => {
   const user = userEvent.setup()
   // Actions stand in the header of the frame, which is not here: a tasting is begun as its button does.
-  const { newTasting } = await import('../../store/tasting')
   const dish = useOpenDish.getState().value
   if (dish === null) throw new Error('no dish')
   await newTasting(dish, dish.parts[0]?.id ?? '')
@@ -134,9 +133,11 @@ describe('the demo’s tastings', () => {
     const tasting = demo.find((one) => one.id === id)
     const dish = useOpenDish.getState().value
     if (tasting === undefined || dish === null) throw new Error('no demo')
-    const { addTasting } = await import('../../data')
-    await addTasting({ ...tasting, id: `${id}-here`, dishId: dish.id, createdAt: '2027-01-01T00:00:00Z' })
-    await openTasting(`${id}-here`)
+    const here = await newTasting(dish, dish.parts[0]?.id ?? '')
+    runTasting({
+      label: 'take the demo’s',
+      apply: (now) => void Object.assign(now, { ...tasting, id: here, dishId: dish.id }),
+    })
     expect(await screen.findByLabelText('Verdict')).toBeInTheDocument()
     expect(screen.getByLabelText('What was done')).toHaveTextContent('none missing')
     expect(document.body.textContent).not.toMatch(/NaN|undefined|Infinity/)
