@@ -34,6 +34,35 @@ const MILK = '600 ml soy milk / 40 g plain flour / 30 g olive oil / 60 g raw cas
 describe('what the steps of a method take', () => {
   it.each([
     [
+      'the wet things are those of the list that flow; the rest is what nothing took',
+      '300 g cooked brown lentils / 80 g rolled oats / 200 ml vegetable stock / 2 tbsp soy sauce / 1 tsp ground cumin / 100 g onion / 14 g olive oil',
+      'Fry the onion in the oil for 8 minutes. / Whisk the wet things together in a jug. / Stir the spices into the onion. / Mash the lentils, then add the oats and the rest.',
+      [
+        'olive oil, onion',
+        'soy sauce, vegetable stock',
+        '<1, ground cumin',
+        '<2, <3, cooked brown lentils, rolled oats',
+      ],
+    ],
+    [
+      'what is left is what nothing took',
+      '200 g mushrooms / 100 g onion / 30 g olive oil / 30 g plain flour / 500 ml vegetable stock / 1 tsp dried thyme',
+      'Soften the mushrooms and onion in the oil for 10 minutes. / Stir in the flour, then the stock. / Add what is left and simmer for 8 minutes.',
+      ['mushrooms, olive oil, onion', '<1, plain flour, vegetable stock', '<2, dried thyme'],
+    ],
+    [
+      'everything but the tofu leaves the crumbled tofu where it is; the rest is what waits beside it',
+      '300 g firm tofu / 8 g nutritional yeast / 1/2 tsp turmeric / 60 ml soy milk / 14 g olive oil / 10 g fresh chives',
+      'Crumble the tofu. / Shake everything but the tofu, oil and chives together in a jar. / Heat the oil, fry the tofu for 4 minutes. / Pour over the rest and cook for 3 minutes more. / Finish with the chives.',
+      ['firm tofu', 'nutritional yeast, soy milk, turmeric', '<1, olive oil', '<2, <3', '<4, fresh chives'],
+    ],
+    [
+      'what is kept back is not in the rest',
+      '200 g raw cashews / 60 ml water / 30 ml lemon juice / 4 g salt / 20 g coconut oil / 10 g fresh chives',
+      'Blend the nuts with the water until smooth. / Blend in the rest, keeping the chives back. / Fold in the herbs.',
+      ['raw cashews, water', '<1, coconut oil, lemon juice, salt', '<2, fresh chives'],
+    ],
+    [
       'a method that begins by joining and names nothing joins all that nothing later names',
       MILK,
       'Whisk together until smooth. / Simmer for 5 minutes. / Stir in the salt.',

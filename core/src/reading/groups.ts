@@ -6,6 +6,10 @@ import type { Named } from './named'
 import type { Mention } from './mentions'
 import type { Taking } from './takes'
 
+/** Pieces between wet things: no cook means them by that. */
+const isPiece = ({ foodClass }: Named): boolean =>
+  foodClass !== null && /^(?:vegetable|herb|nut|seed|fruit|mushroom|pulse)$/.test(foodClass)
+
 const SMALL_CLASSES = new Set(['spice', 'herb', 'seasoning', 'aromatic', 'seed'])
 
 export function takeClass(t: Taking, mention: Extract<Mention, { kind: 'class' }>): void {
@@ -75,6 +79,12 @@ export function takeGroup(
     const byWord = bench.lots.filter((lot) => lot.words.has(which) && !t.isTaken(lot)).at(-1)
     const dry =
       which === 'dry' && wanted.length === 0 ? bench.lots.filter((lot) => isAllDry(t, lot)).at(-1) : undefined
+    // "The wet ingredients" are those of the list; what was wetted before is "the wet".
+    const listed = which === 'wet' && isList ? wanted.filter((of) => !comesLater(of) && !isPiece(of)) : []
+    if (listed.length > 0) {
+      for (const of of listed) t.line(of, null, role)
+      return
+    }
     const lot = byWord ?? dry
     if (lot !== undefined) t.lot(lot, null, role)
     else for (const of of wanted) t.line(of, null, role)
@@ -88,7 +98,8 @@ export function takeGroup(
     return
   }
   for (const of of wanted) t.line(of, null, role)
-  if (which === 'all' && part === null && !isList) for (const lot of lots) t.lot(lot, null, role)
+  if (which === 'all' && part === null && !isList)
+    for (const lot of lots) if (!t.isExcepted(lot)) t.lot(lot, null, role)
 }
 
 /** Made of dry foods, and of some that are not known. */

@@ -61,10 +61,21 @@ export function takeMention(t: Taking, mention: Exclude<Mention, { kind: 'pronou
       else {
         const begun = lines.filter((of) => bench.left(of.id) > 1e-9 && bench.left(of.id) < 0.99)
         if (begun.length === 1 && begun[0] !== undefined) t.line(begun[0], null, mention.role)
+        else if (mention.isRest) takeRest(t, mention)
       }
       break
     }
   }
+}
+
+/** "Add the rest": all of the list that was not taken yet; where that is nothing, what stands beside what is in hand. */
+function takeRest(t: Taking, mention: Extract<Mention, { kind: 'remainder' }>): void {
+  const before = t.takes.lines.length
+  takeGroup(t, { ...mention, kind: 'group', which: 'rest', part: null, isList: false })
+  if (t.takes.lines.length > before) return
+  const part = t.hand()?.part
+  for (const lot of t.stage.bench.lots)
+    if (!lot.isSide && lot.part === part && !t.isTaken(lot)) t.lot(lot, null, mention.role)
 }
 
 /** "The strained liquid": what that doing made. */

@@ -102,6 +102,17 @@ function everything(here: Here): Answer {
   )
 }
 
+/** How many words "what is left" takes here; 0 = it does not stand here. */
+function leftWords({ token, tokens, index }: Here): number {
+  const word = (by: number): string => tokens[index + by]?.text ?? ''
+  const isLeft = (by: number): boolean => /^(?:left|remains|remaining|over)$/.test(word(by))
+  if (/^(?:what|whatever)$/.test(token.text)) {
+    if (word(1) === 'remains') return 2
+    return word(1) === 'is' && isLeft(2) ? 3 : 0
+  }
+  return /^what(?:ever)?'s$/.test(token.text) && isLeft(1) ? 2 : 0
+}
+
 /** "The rest", "the other half". */
 function remainder(here: Here): Answer {
   const { token, next, before } = here
@@ -112,12 +123,21 @@ function remainder(here: Here): Answer {
     next?.text !== 'of' &&
     (text !== 'half' || /other $/iu.test(before)) &&
     (text !== 'third' || /another $/iu.test(before))
+  // "What is left", "whatever remains".
+  const left = leftWords(here)
+  if (left > 0) return met({ kind: 'remainder', isRest: true, ...whole(here) }, left)
   const said: Said = text === 'third' ? { share: 1 / 3, isStated: true } : ALL_OF_IT
-  return isRest ? met({ kind: 'remainder', ...whole(here), said }) : null
+  return isRest
+    ? met({ kind: 'remainder', isRest: text === 'rest' || text === 'remainder', ...whole(here), said })
+    : null
 }
 
+/** "The wet things", "the dry stuff". */
+const THINGS = new Set(['thing', 'stuff', 'bit', 'item', 'component', 'element', 'part'])
+
 function ingredients({ token, tokens, index, scene, role }: Here): Answer {
-  if (token.stem !== 'ingredient') return null
+  const isThings = THINGS.has(token.stem) && /^(?:wet|dry|liquid)$/.test(tokens[index - 1]?.text ?? '')
+  if (token.stem !== 'ingredient' && !isThings) return null
   const group = groupAt(tokens, index, scene)
   return group === null ? 'nothing' : met({ ...group, role })
 }

@@ -41,7 +41,10 @@ export type Mention = Base &
         readonly part: number | null
         readonly isList: boolean
       }
-    | { readonly kind: 'remainder' }
+    | {
+        readonly kind: 'remainder'
+        /** "The rest", and not a part that was spoken of: all that was not taken yet. */ readonly isRest: boolean
+      }
     | { readonly kind: 'water'; readonly isThe: boolean }
   )
 

@@ -72,6 +72,14 @@ export function scan(parsed: Parsed, clause: Clause, scene: Scene): Mention[] {
       role = 'except'
       continue
     }
+    // "With the rest, keeping the chives back".
+    if (
+      /^(?:keeping|holding|leaving|saving)$/.test(token.text) &&
+      /^[^,;.]{0,40}\b(?:back|aside|out|for later)\b/iu.test(words.slice(token.end))
+    ) {
+      role = 'except'
+      continue
+    }
     const isParticle =
       at === particleAt &&
       PARTICLE_VERBS.test(clause.verb?.word ?? '') &&

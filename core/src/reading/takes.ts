@@ -120,6 +120,11 @@ export class Taking {
     this.takes.base = lot
     this.lot(lot, null, 'into')
   }
+  /** Whether all that a lot holds is said to stay out. */
+  isExcepted(lot: Lot): boolean {
+    return lot.holds.size > 0 && [...lot.holds].every((id) => this.excepted.has(id))
+  }
+
   hand(): Lot | null {
     const part = this.part
     const { bench, lines } = this.stage
@@ -127,7 +132,9 @@ export class Taking {
     const isNew =
       part !== null && bench.inHand(part) === null && !bench.gone().some((lot) => lot.part === part)
     if (isNew && lines.some((of) => of.part === part && bench.left(of.id) > 1e-9)) return null
-    const hand = (part === null ? null : bench.inHand(part)) ?? bench.inHand(null)
+    const held = (part === null ? null : bench.inHand(part)) ?? bench.inHand(null)
+    // "Everything but the tofu" leaves the crumbled tofu where it is.
+    const hand = held !== null && this.isExcepted(held) ? null : held
     // A sauce is not threaded, sliced or grilled: the last thing that is no liquid is meant.
     const isSolid =
       this.operation !== null &&
