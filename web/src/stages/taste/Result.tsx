@@ -7,6 +7,7 @@ import { useDish } from '../../store'
 import {
   answersCsv,
   giveToTune,
+  missedOf,
   newTasting,
   partTasted,
   runTasting,
@@ -27,7 +28,7 @@ export function Result({ tasting, onAgain }: { tasting: Tasting; onAgain: (id: s
   const result = useMemo(() => resultOf(tasting), [tasting])
   const ours = tasting.settings.samples.find((one) => one.partId !== null)
   const partId = (ours === undefined ? null : partTasted(dish, tasting, ours.id)) ?? dish.parts[0]?.id ?? ''
-  const shown = result.observed.some(({ isShown }) => isShown)
+  const shown = missedOf(result).length > 0
   const give = () => {
     const given = giveToTune(dish, tasting, result)
     if (given.length === 0) {

@@ -16,6 +16,7 @@ export {
   giveToTune,
   keepPanel,
   learnFrom,
+  missedOf,
   type Moved,
   newTasting,
   otherSample,

@@ -1,6 +1,6 @@
 import { assess } from '@frijol/core/assess'
 import type { Tasting, TastingAnswer } from '@frijol/core/model'
-import { designTasting } from '@frijol/core/sensory'
+import { designTasting, resultOf } from '@frijol/core/sensory'
 import { demoKitchen } from '@frijol/demo'
 import { library } from '@frijol/library'
 import { beforeEach, describe, expect, it } from 'vitest'
@@ -15,14 +15,14 @@ import {
 } from '../../data'
 import { database } from '../../data/database'
 import { addMissing, readAll, restoreAll } from '../../data/everything'
-import { useKitchenStore } from '../kitchen'
-import { openKitchen } from '../kitchen'
+import { openKitchen, useKitchenStore } from '../kitchen'
 import {
   answersCsv,
   beginTasting,
   flushTasting,
   forgetTasting,
   learnFrom,
+  missedOf,
   newTasting,
   openTasting,
   redoTasting,
@@ -225,6 +225,21 @@ describe('answers from a table', () => {
     expect(taken).toBe(0)
     expect(faults.join(' ')).toMatch(said)
     expect(open().answers).toEqual([])
+  })
+})
+
+describe('what is handed to Tune', () => {
+  it('is what a profile shows to be missed, and what those who mind want the same way', () => {
+    expect(missedOf(resultOf(profile)).map(({ attribute }) => attribute)).toEqual([
+      'juiciness',
+      'chewiness',
+      'richness',
+    ])
+    const jar = demo.tastings?.find(({ id }) => id === 'tasting-block-jar')
+    if (jar === undefined) throw new Error('no demo')
+    expect(missedOf(resultOf(jar)).map(({ attribute }) => attribute)).toContain('crumbliness')
+    expect(missedOf(resultOf({ ...jar, answers: jar.answers.slice(0, 2) }))).toEqual([])
+    expect(missedOf(resultOf(triangle))).toEqual([])
   })
 })
 

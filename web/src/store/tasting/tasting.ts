@@ -264,12 +264,28 @@ export function partTasted({ parts }: Dish, { settings }: Tasting, sampleId: str
 
 /** Most that an attribute can count. */
 const MOST_WEIGHT = 3
+/** Fewer people than this say nothing that a mix is tuned by. */
+const LEAST_PEOPLE = 3
+
+/** What is to count when the mix is tuned: what a profile shows, and what most of those who mind want the same way. */
+export function missedOf({
+  observed,
+  jar,
+}: TastingResult): readonly { sampleId: string; attribute: AttributeId }[] {
+  const shown = observed.filter(({ isShown }) => isShown)
+  const minded = jar.filter(
+    ({ penalty: { n, tooLittle, tooMuch } }) =>
+      n >= LEAST_PEOPLE && tooLittle.overThreshold !== tooMuch.overThreshold,
+  )
+  return [...shown, ...minded]
+}
+
 /** Lets what they miss count most when the mix is tuned. @returns what was given over */
 export function giveToTune(dish: Dish, tasting: Tasting, result: TastingResult): readonly AttributeId[] {
   const given: AttributeId[] = []
-  for (const { sampleId, attribute, isShown } of result.observed) {
+  for (const { sampleId, attribute } of missedOf(result)) {
     const partId = partTasted(dish, tasting, sampleId)
-    if (!isShown || partId === null || given.includes(attribute)) continue
+    if (partId === null || given.includes(attribute)) continue
     if (run(weighAttribute(partId, attribute, MOST_WEIGHT))) given.push(attribute)
   }
   return given
