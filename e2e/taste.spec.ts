@@ -201,7 +201,7 @@ test('a profile teaches the kitchen, shows in Mix beside the model, and is hande
   await expect(page.getByRole('heading', { name: /They miss juiciness/ })).toBeVisible()
   await page.getByRole('button', { name: 'as a table' }).first().click()
   await expect(page.getByRole('row', { name: /^chewiness/ })).toBeVisible()
-  await expect(page.getByText(/From now on it reads/).first()).toBeVisible()
+  await expect(page.getByText(/from now on it reads/).first()).toBeVisible()
   await page.goto('/dish/moussaka/mix')
   const umami = page.getByRole('button', { name: /^umami: .*tasted 6\.\d in trial 2/ })
   await expect(umami).toBeVisible()
