@@ -254,3 +254,15 @@ test('glass after glass: marks of a profile are kept as they come', async ({ pag
   expect(answers).toHaveLength(1)
   expect(answers[0]?.isWhole).toBe(false)
 })
+
+test('a planned tasting is taken away and put back', async ({ page }) => {
+  await openDemo(page)
+  await page.goto('/dish/thick-yogurt/taste')
+  await expect(page.getByText(/Nobody has tasted yet/)).toBeVisible()
+  await page.getByRole('button', { name: 'New tasting' }).click()
+  await page.getByRole('radio', { name: /Ranking/ }).click()
+  await page.getByRole('button', { name: 'Take it away' }).click()
+  await expect(page.getByText(/Nobody has tasted yet/)).toBeVisible()
+  await page.getByRole('button', { name: 'Put it back' }).click()
+  await expect(page.getByRole('radio', { name: /Ranking/ })).toBeChecked()
+})

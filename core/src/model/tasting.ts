@@ -7,11 +7,11 @@ const text = (most: number) => z.string().max(most, `Keep this under ${most} cha
 /** Milliseconds since 1970 in UTC. */
 const moment = z.number().int().min(0).max(1e14)
 
-/** Ways of tasting. `own` is a cook's own check: one taster, the odd one of three, again and again. */
+/** Ways of tasting, from the first question to the last. `own` is a cook's own check: the odd one of three, again and again. */
 export const PROTOCOLS = [
+  'tetrad',
   'triangle',
   'duotrio',
-  'tetrad',
   'paired',
   'control',
   'profile',

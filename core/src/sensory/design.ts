@@ -47,7 +47,7 @@ function ordersFor(settings: TastingSettings): readonly number[][] {
 /** What keeps a tasting from being set out, in order; empty where nothing does. */
 export function cannotBegin(settings: TastingSettings): string[] {
   const { samples, controlId, tasters, attributes, protocol, asksLiking, expectedId } = settings
-  const { samples: bounds, needsControl, name, glasses, hasReference } = protocolTable(protocol)
+  const { samples: bounds, needsControl, name, glasses } = protocolTable(protocol)
   const [least, most] = bounds
   const found: string[] = []
   if (samples.length < least || samples.length > most)
@@ -74,14 +74,12 @@ export function cannotBegin(settings: TastingSettings): string[] {
     found.push(
       `${all} glasses would need a code each; there are ${MOST_GLASSES}. Take fewer rounds or tasters.`,
     )
-  if (
-    settings.rounds * tasters.length * each + (hasReference ? 1 : 0) > 0 &&
-    settings.rounds * tasters.length > 500
-  )
-    found.push('More than 500 servings are not kept in one tasting. Take fewer rounds or tasters.')
+  if (settings.rounds * tasters.length > MOST_SERVINGS)
+    found.push('More servings than one tasting keeps. Take fewer rounds or tasters.')
   return found
 }
 const MOST_GLASSES = 800
+const MOST_SERVINGS = 500
 
 /**
  * Who gets what, in which order, under which codes: orders as evenly as they go, codes all different.
@@ -123,6 +121,26 @@ export function designTasting(settings: TastingSettings): Result<Serving[]> {
     })),
   ).flat()
   return ok([...warmUps, ...servings])
+}
+
+/** A tenth more than the cups take, so that the last one is as full as the first. Practice. */
+const SPARE = 1.1
+
+/** What of each sample is to be prepared: cups, those with its name on them too, and grams to the next ten. */
+export function preparation(
+  { samples, portionG }: TastingSettings,
+  servings: readonly Serving[],
+): readonly { readonly sampleId: string; readonly cups: number; readonly massG: number }[] {
+  return samples.map(({ id: sampleId }) => {
+    const cups = servings.reduce(
+      (sum, { glasses, referenceId }) =>
+        sum +
+        glasses.filter((glass) => glass.sampleId === sampleId).length +
+        (referenceId === sampleId ? 1 : 0),
+      0,
+    )
+    return { sampleId, cups, massG: Math.ceil((cups * portionG * SPARE) / 10) * 10 }
+  })
 }
 
 /** How evenly a design comes out, in words. */

@@ -42,7 +42,7 @@ export {
 } from './answers'
 export { originalAllergens } from './originalAllergens'
 export { blocks, mustNotTaste, type MustNot } from './consent'
-export { cannotBegin, designTasting, type Evenness, evennessOf, orderedSamples } from './design'
+export { cannotBegin, designTasting, type Evenness, evennessOf, orderedSamples, preparation } from './design'
 export { type Need, needOf, pointsFound, WANTED_POWER } from './need'
 export {
   DIFFERENCES,
@@ -58,6 +58,7 @@ export { resultOf, type TastingResult } from './result'
 export { type ByTaster, type ForcedResult, needWords, type Verdict } from './result/forced'
 export { type Observed, tastedOf } from './result/gaps'
 export { type JarResult, jarWords, MENTIONS_BELOW } from './result/jar'
+export { ATTENTION } from './jar'
 export type { TasterWords } from './result/panel'
 export type { RankResult } from './result/ranks'
 export { type AgainstControl, type AskResult, type Dot, MATTERS, type SampleScore } from './result/scores'

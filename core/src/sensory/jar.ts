@@ -40,6 +40,9 @@ function welch(
   return { welchT, welchDf, welchP: tTwoSided(welchT, welchDf) }
 }
 
+/** Share of tasters from which a side asks for attention. @source ASTM MNL63 */
+export const ATTENTION = 0.2
+
 /**
  * Penalty analysis of a five-point just-about-right scale beside liking.
  * @param jar 1 and 2 too little, 3 just about right, 4 and 5 too much, by panellist
@@ -47,7 +50,7 @@ function welch(
  * @param threshold share from which a side asks for attention; exactly at it counts
  * @source ASTM MNL63; Lawless & Heymann 2010
  */
-export function penaltyOf(jar: readonly number[], liking: readonly number[], threshold = 0.2): Penalty {
+export function penaltyOf(jar: readonly number[], liking: readonly number[], threshold = ATTENTION): Penalty {
   const n = jar.length
   const likingWhere = (is: (score: number) => boolean): number[] =>
     liking.filter((_, at) => is(jar[at] ?? Number.NaN))

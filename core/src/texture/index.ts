@@ -24,7 +24,7 @@ export {
   windowOf,
 } from './goal'
 export { type Input, type InputId, INPUTS, inputOf, isInput, type Served } from './inputs'
-export { calibrationsOf, type Learned, learnedOf } from './learned'
+export { calibrationsOf, type Learned, learnedOf, learnedShift } from './learned'
 export { type OwnOriginal, ownOriginal } from './ownOriginal'
 export { readFamily, type Readings, served, type Spread, spreadOf, type Values, valuesOf } from './readings'
 export { fall, peak, rise, smoothFloor } from './responses'

@@ -63,6 +63,12 @@ function fit(values: readonly Tasted[], modelSd: number): Fit {
   }
 }
 
+/** How far what the model says moves by what was learned, points. */
+export const learnedShift = (
+  { offset, slope }: Pick<Calibration, 'offset' | 'slope'>,
+  predicted: number,
+): number => within(slope * predicted + offset) - predicted
+
 const within = (value: number): number => Math.min(10, Math.max(0, value))
 
 /** Mean miss over tastings, each left out in turn, weighed by how sure it is. */

@@ -1,5 +1,13 @@
 import type { Serving, Tasting } from '@frijol/core/model'
-import { askName, asksOf, JAR_WORDS, LIKING_WORDS, picksOf, protocolTable } from '@frijol/core/sensory'
+import {
+  askName,
+  asksOf,
+  JAR_WORDS,
+  LIKING_WORDS,
+  picksOf,
+  preparation,
+  protocolTable,
+} from '@frijol/core/sensory'
 import { Printer } from 'lucide-react'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
@@ -81,19 +89,11 @@ function Title({ tasting, children }: { tasting: Tasting; children: string }) {
   )
 }
 
-/** A tenth more than the cups take, so that the last one is as full as the first. Practice. */
-const SPARE = 1.1
-
 /** How much of each, how warm, in what, and what must be said to the tasters first. */
 function Prepare({ tasting, servings }: SheetProps) {
   const { settings } = tasting
   const { allergens } = useLibrary()
-  const cups = (id: string): number =>
-    servings.reduce(
-      (sum, { glasses, referenceId }) =>
-        sum + glasses.filter(({ sampleId }) => sampleId === id).length + (referenceId === id ? 1 : 0),
-      0,
-    )
+  const needed = new Map(preparation(settings, servings).map((one) => [one.sampleId, one]))
   const held = (ids: readonly string[]): string =>
     ids.length === 0
       ? 'none known'
@@ -117,8 +117,8 @@ function Prepare({ tasting, servings }: SheetProps) {
               <th scope="row" className={`${TD} text-left`}>
                 {label}
               </th>
-              <td className={TD}>{cups(id)}</td>
-              <td className={TD}>{Math.ceil((cups(id) * settings.portionG * SPARE) / 10) * 10} g</td>
+              <td className={TD}>{needed.get(id)?.cups}</td>
+              <td className={TD}>{needed.get(id)?.massG} g</td>
               <td className={TD}>
                 {held(ids)}
                 {isAnimal && '; of animals'}

@@ -1,10 +1,10 @@
 import { attributeName, FAMILIES, type Kitchen } from '@frijol/core/model'
-import { familyTable, learnedOf } from '@frijol/core/texture'
+import { familyTable, learnedOf, learnedShift } from '@frijol/core/texture'
 import { forgetTasted } from '../store'
 import { Button, Card, CardTitle } from '../ui'
 
-/** The shift of what the model says in the middle of the scale. */
-const shiftOf = ({ offset, slope }: { offset: number; slope: number }): number => offset + 5 * (slope - 1)
+/** The shift is shown for what stands in the middle of the scale. */
+const MIDDLE = 5
 const signed = (value: number): string => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(1)}`
 
 /** What tastings have taught of each family's attributes, with the error before and after. */
@@ -44,7 +44,8 @@ export function TastedCard({ kitchen }: { kitchen: Kitchen }) {
                     <span className="text-ink-2"> of {one.family.replaceAll('-', ' ')}</span>
                   </td>
                   <td className="pr-2">
-                    {signed(shiftOf(one))} <span className="text-ink-2">±{one.sd.toFixed(1)}</span>
+                    {signed(learnedShift(one, MIDDLE))}{' '}
+                    <span className="text-ink-2">±{one.sd.toFixed(1)}</span>
                   </td>
                   <td className="pr-2">{one.tastings}</td>
                   <td className="pr-2">

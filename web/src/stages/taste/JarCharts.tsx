@@ -1,13 +1,11 @@
 import { attributeName, type Tasting } from '@frijol/core/model'
-import { JAR_WORDS, type JarResult, MENTIONS_BELOW } from '@frijol/core/sensory'
+import { ATTENTION, JAR_WORDS, type JarResult, MENTIONS_BELOW } from '@frijol/core/sensory'
 import { useMemo, useState } from 'react'
 import { MapChart, type Segment, StackedChart } from '../../charts'
 import { Card, Choice } from '../../ui'
 
 const TONES = ['low-2', 'low', 'middle', 'high', 'high-2'] as const
 const SEGMENTS: readonly Segment[] = JAR_WORDS.map((label, at) => ({ label, tone: TONES[at] ?? 'middle' }))
-/** Sides that so many named ask for attention. @source ASTM MNL63 */
-const ATTENTION = 0.2
 
 /** What is too little and too much, and what it goes with in liking. */
 export function JarCharts({ tasting, results }: { tasting: Tasting; results: readonly JarResult[] }) {

@@ -20,7 +20,7 @@ import { Tasters } from './Tasters'
 import { within } from './within'
 
 /** What is settled before anybody tastes: the question, the samples, who, how many, and what so few can show. */
-export function PlanTasting({ tasting }: { tasting: Tasting }) {
+export function PlanTasting({ tasting, onDrop }: { tasting: Tasting; onDrop: () => void }) {
   const { settings } = tasting
   const { allergens } = useLibrary()
   const mustNot = mustNotTaste(
@@ -45,6 +45,9 @@ export function PlanTasting({ tasting }: { tasting: Tasting }) {
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[390px_minmax(0,1fr)]">
       <HeaderActions>
+        <Button tone="quiet" onClick={onDrop}>
+          Take it away
+        </Button>
         <Button tone="primary" onClick={begin}>
           Set it out
         </Button>
@@ -77,7 +80,7 @@ function Question({ settings }: { settings: TastingSettings }) {
           if (protocol !== undefined) runTasting(tastingCommands.takeProtocol(protocol))
         }}
       >
-        {ORDER.map((id) => {
+        {PROTOCOLS.map((id) => {
           const { name, answers, leaves } = protocolTable(id)
           const isOn = id === settings.protocol
           return (
@@ -102,20 +105,6 @@ function Question({ settings }: { settings: TastingSettings }) {
     </Card>
   )
 }
-/** From the first question to the last. */
-const ORDER = [
-  'tetrad',
-  'triangle',
-  'duotrio',
-  'paired',
-  'control',
-  'profile',
-  'jar',
-  'liking',
-  'ranking',
-  'own',
-] as const
-
 const DETECTS = DIFFERENCES.map(({ word }) => word)
 
 /** How many tastings the difference that matters asks for, and what these few can show. */

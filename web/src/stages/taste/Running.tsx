@@ -23,7 +23,11 @@ export function Running({ tasting }: { tasting: Tasting }) {
   const close = () => {
     runTasting(tastingCommands.closeTasting(Date.now()))
     const taught = learnFrom(tasting)
-    toast(taught > 0 ? 'Closed; the kitchen learns from it. Undo with U.' : 'Closed. Undo with U.')
+    toast(
+      taught > 0
+        ? 'Closed. The kitchen learns from it: it can be forgotten beside the result.'
+        : 'Closed. Undo with U.',
+    )
   }
   const readFile = async (chosen: File | undefined) => {
     if (chosen === undefined) return

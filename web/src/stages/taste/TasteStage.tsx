@@ -2,8 +2,8 @@ import { Plus } from 'lucide-react'
 import { useEffect } from 'react'
 import { useSearchParams } from 'react-router'
 import { useDish } from '../../store'
-import { newTasting, openTasting, useOpenTasting, useTastings } from '../../store/tasting'
-import { Button, Card, Empty, HeaderActions } from '../../ui'
+import { dropTasting, newTasting, openTasting, useOpenTasting, useTastings } from '../../store/tasting'
+import { Button, Card, Empty, HeaderActions, toast } from '../../ui'
 import { PlanTasting } from './PlanTasting'
 import { Result } from './Result'
 import { Running } from './Running'
@@ -27,6 +27,16 @@ export function TasteStage() {
     })
   const part = dish.parts.find(({ id }) => id === params.get('part')) ?? dish.parts[0]
   const begin = async () => show(await newTasting(dish, part?.id ?? ''))
+  const drop = async (id: string) => {
+    const putBack = await dropTasting(id)
+    setParams((now) => {
+      now.delete('tasting')
+      return now
+    })
+    toast('The planned tasting is taken away.', {
+      action: { label: 'Put it back', onClick: () => void putBack().then(() => show(id)) },
+    })
+  }
   if (read === null)
     return (
       <p role="status" className="m-0 text-ink-2">
@@ -74,7 +84,7 @@ export function TasteStage() {
           </p>
         )
       ) : tasting.design === null ? (
-        <PlanTasting key={tasting.id} tasting={tasting} />
+        <PlanTasting key={tasting.id} tasting={tasting} onDrop={() => void drop(tasting.id)} />
       ) : tasting.closedAt === null ? (
         <Running key={tasting.id} tasting={tasting} />
       ) : (

@@ -1,5 +1,6 @@
 import { attributeName, type Tasting } from '@frijol/core/model'
 import type { TastingResult } from '@frijol/core/sensory'
+import { learnedShift } from '@frijol/core/texture'
 import { forgetTasting, learnFrom, useMoved } from '../../store/tasting'
 import { Button, Card, toast } from '../../ui'
 
@@ -40,7 +41,7 @@ export function Taught({ tasting, result }: { tasting: Tasting; result: TastingR
       </p>
       <ul className="m-0 list-none p-0 text-[15px]">
         {moved.map(({ attribute, predicted, observed, learned }) => {
-          const shift = learned === null ? 0 : learned.slope * predicted + learned.offset - predicted
+          const shift = learned === null ? 0 : learnedShift(learned, predicted)
           return (
             <li key={attribute} className="border-b border-line/60 py-1 last:border-0">
               The model said <b>{attributeName(attribute)}</b> {predicted.toFixed(1)}, they said{' '}

@@ -28,7 +28,7 @@ import { changeKitchen, useKitchenStore } from '../kitchen'
 import { run } from '../openDish'
 import { weighAttribute } from '../goalCommands'
 import { dishOfTrial } from '../trials'
-import { flushTasting, openTasting, runTasting, useOpenTasting } from './openTasting'
+import { flushTasting, openTasting, runTasting, shutTasting, useOpenTasting } from './openTasting'
 import * as commands from './tastingCommands'
 
 const NONE: ReadTastings = { tastings: [], bad: [] }
@@ -166,8 +166,10 @@ export async function newTasting(dish: Dish, partId: string, from: Tasting | nul
   return tasting.id
 }
 
-/** Takes a tasting away; what it taught goes with it. @returns the way back */
+/** Takes the open tasting away. @returns the way back */
 export async function dropTasting(id: string): Promise<() => Promise<void>> {
+  await flushTasting()
+  await shutTasting()
   return removeTasting(id)
 }
 
