@@ -35,6 +35,7 @@ const allowed = {
     'flavour',
     'nutrition',
     'rules',
+    'ideas',
   ],
   scale: [
     'model',
@@ -50,6 +51,7 @@ const allowed = {
     'rules',
     'assess',
   ],
+  ideas: ['model'],
   chance: [],
   solver: [],
   schedule: ['model', 'chance'],
@@ -70,6 +72,7 @@ const allowed = {
     'solver',
     'chance',
   ],
+  history: ['model', 'measure', 'reading', 'assess', 'ideas'],
   swap: ['model', 'measure', 'composition', 'reading', 'program', 'process', 'texture', 'rules', 'assess'],
   interchange: ['model', 'measure', 'composition'],
 }

@@ -9,6 +9,7 @@ import type {
   StepReading,
   StepUse,
 } from '../model'
+import { heldIdeas, warning } from '../ideas'
 import { vesselKind } from '../program'
 import { addSums, shareOfSums, totalsPer } from '../nutrition'
 import {
@@ -135,8 +136,30 @@ function dishFindings(
             animal.partId,
           ),
         ]
-  return [...doses, ...exclusions, ...limits, ...equipment, ...time, ...animals, ...missing]
+  return [
+    ...doses,
+    ...exclusions,
+    ...limits,
+    ...equipment,
+    ...time,
+    ...animals,
+    ...missing,
+    ...keptInMind(dish, assessment, kitchen),
+  ]
 }
+
+/** What the dish does again that this kitchen has set aside. */
+const keptInMind = (dish: Dish, { parts }: Pick<Assessment, 'parts'>, { ideas }: Kitchen): Finding[] =>
+  heldIdeas(dish, { parts }, ideas).map(({ idea, partId, lineId, stepId }) => ({
+    rule: `kept-in-mind-${idea.id}`,
+    severity: 'caution',
+    message: warning(idea, dish),
+    remedy: 'Do without it, or settle it with what is different this time.',
+    part: partId,
+    line: lineId,
+    step: stepId,
+    settled: null,
+  }))
 
 /** What steps take as their words say it: what has no mass, and what another part lists, is named as well. */
 function withReading(

@@ -13,7 +13,7 @@ describe('two trials side by side', () => {
   const base = testDish(['200 g white beans', '60 g olive oil', '4 g salt'], ['Mash the beans with the oil.'])
 
   it('of one formula differ in nothing', () => {
-    const { lines, steps, readings } = compare(worked(base), worked(base))
+    const { lines, steps, readings } = compare([worked(base), worked(base)])
     for (const pair of [...lines, ...steps, ...readings]) expect(pair.isSame, pair.label).toBe(true)
     expect(lines).toHaveLength(3)
     expect(readings.length).toBeGreaterThan(3)
@@ -24,9 +24,9 @@ describe('two trials side by side', () => {
       ['200 g white beans', '80 g olive oil', '15 g walnuts'],
       ['Blend the beans with the oil.', 'Chill for 2 hours.'],
     )
-    const { lines, steps, readings } = compare(worked(base), worked(other))
+    const { lines, steps, readings } = compare([worked(base), worked(other)])
     expect(
-      lines.map(({ label, left, right, isSame }) => [
+      lines.map(({ label, values: [left, right], isSame }) => [
         label,
         left?.massG ?? null,
         right?.massG ?? null,
@@ -38,13 +38,29 @@ describe('two trials side by side', () => {
       ['Walnuts', null, 15, false],
       ['beans', 200, 200, true],
     ])
-    expect(steps.map(({ label, left, right }) => [label, left?.text ?? null, right?.text ?? null])).toEqual([
+    expect(steps.map(({ label, values: [left, right] }) => [label, left?.text ?? null, right?.text ?? null])).toEqual([
       ['Step 1', 'Mash the beans with the oil.', 'Blend the beans with the oil.'],
       ['Step 2', null, 'Chill for 2 hours.'],
     ])
     const fat = readings.find(({ label }) => label === 'Fat a portion')
     expect(fat?.isSame).toBe(false)
-    expect(fat?.right?.value).toBeGreaterThan(fat?.left?.value ?? Infinity)
+    expect(fat?.values[1]?.value).toBeGreaterThan(fat?.values[0]?.value ?? Infinity)
+  })
+
+  it('stand four in a row, and each thing is in one row only', () => {
+    const more = [30, 40, 50, 60].map((oil) =>
+      testDish(
+        ['200 g white beans', `${oil} g olive oil`, ...(oil > 40 ? ['5 g salt'] : [])],
+        ['Mash the beans with the oil.'],
+      ),
+    )
+    const { lines, steps } = compare(more.map(worked))
+    expect(lines.map(({ label, values }) => [label, values.map((value) => value?.massG ?? null)])).toEqual([
+      ['Olive oil', [30, 40, 50, 60]],
+      ['Salt', [null, null, 5, 5]],
+      ['beans', [200, 200, 200, 200]],
+    ])
+    expect(steps.every(({ isSame, values }) => isSame && values.length === 4)).toBe(true)
   })
 
   it('know a line that was typed anew by its food', () => {
@@ -60,7 +76,7 @@ describe('two trials side by side', () => {
         steps: part.steps.map((step) => ({ ...step, id: `new ${step.id}` })),
       })),
     }
-    const { lines, steps } = compare(worked(base), worked(renamed))
+    const { lines, steps } = compare([worked(base), worked(renamed)])
     expect(lines.every(({ isSame }) => isSame)).toBe(true)
     expect(steps.every(({ isSame }) => isSame)).toBe(true)
   })
@@ -75,7 +91,7 @@ describe('two trials side by side', () => {
         { ...main, id: 'sauce', name: 'Sauce', lines: [], steps: [] },
       ],
     }
-    const { lines } = compare(worked(base), worked(two))
+    const { lines } = compare([worked(base), worked(two)])
     expect(lines.every(({ isSame, part }) => isSame && part === 'Main')).toBe(true)
   })
 })

@@ -3,10 +3,8 @@ import {
   attributeName,
   type AttributeReading,
   type Dish,
-  type LineReading,
   type Part,
   type PartAssessment,
-  type Step,
 } from '../model'
 
 /** A dish, or a trial of one, with what it comes to. */
@@ -15,13 +13,12 @@ export interface Worked {
   readonly assessment: Assessment
 }
 
-/** One thing on both sides; null where a side has none. */
-export interface Pair<T> {
+/** One thing in every column; null where a column has none. */
+export interface Row<T> {
   /** Part that it belongs to; null for the dish as a whole. */
   readonly part: string | null
   readonly label: string
-  readonly left: T | null
-  readonly right: T | null
+  readonly values: readonly (T | null)[]
   readonly isSame: boolean
 }
 
@@ -47,119 +44,119 @@ export interface ComparedFigure {
 }
 
 export interface Comparison {
-  readonly lines: readonly Pair<ComparedLine>[]
-  readonly steps: readonly Pair<ComparedStep>[]
-  readonly readings: readonly Pair<ComparedFigure>[]
+  readonly lines: readonly Row<ComparedLine>[]
+  readonly steps: readonly Row<ComparedStep>[]
+  readonly readings: readonly Row<ComparedFigure>[]
 }
 
 /** Masses that a kitchen scale would not tell apart, g. */
 const SAME_G = 0.05
 
-type Keyed<T> = readonly (readonly [key: string, label: string, value: T])[]
+/** An item of a column: it joins a row by its key, else by its other name where that row is free in its column. */
+interface Item<T> {
+  readonly key: string
+  readonly other: string | null
+  readonly label: string
+  readonly value: T
+}
+type Items<T> = readonly Item<T>[]
 
-/** Items of both sides by key, in the order of the left one, with what only the right has at the end. */
-function pairs<T>(
+/** Items of all columns in rows, in the order of the first; what only a later one has comes at the end. */
+function rows<T>(
   part: string | null,
-  left: Keyed<T>,
-  right: Keyed<T>,
+  columns: readonly Items<T>[],
   isSame: (left: T, right: T) => boolean,
-): Pair<T>[] {
-  const others = new Map(right.map(([key, label, value]) => [key, { label, value }]))
-  const found = left.map(([key, label, value]): Pair<T> => {
-    const other = others.get(key)
-    others.delete(key)
-    return {
-      part,
-      label,
-      left: value,
-      right: other?.value ?? null,
-      isSame: other !== undefined && isSame(value, other.value),
+): Row<T>[] {
+  interface Growing {
+    readonly label: string
+    readonly other: string | null
+    readonly values: (T | null)[]
+  }
+  const all: Growing[] = []
+  const byKey = new Map<string, Growing>()
+  columns.forEach((items, column) => {
+    // Who has a row of that key takes it, before any other is joined by name.
+    const left = items.filter(({ key, value }) => {
+      const row = byKey.get(key)
+      if (row === undefined || row.values[column] != null) return true
+      row.values[column] = value
+      return false
+    })
+    for (const { key, other, label, value } of left) {
+      const near = all.find((row) => other !== null && row.other === other && row.values[column] == null)
+      const row = near ?? { label, other, values: columns.map(() => null) }
+      if (near === undefined) all.push(row)
+      row.values[column] = value
+      byKey.set(key, row)
     }
   })
-  const added = [...others.values()].map(({ label, value }): Pair<T> => ({
-    part,
-    label,
-    left: null,
-    right: value,
-    isSame: false,
+  return all.map(({ label, values }): Row<T> => {
+    const [first] = values
+    const same = values.every((value) => first != null && value !== null && isSame(first, value))
+    return { part, label, values, isSame: same }
+  })
+}
+
+/** Lines by their id, else by their food: a line that was typed anew is still that food. */
+const lineItems = (own: PartAssessment | null): Items<ComparedLine> =>
+  (own?.lines ?? []).map(({ lineId, foodId, name, text, massG }) => ({
+    key: lineId,
+    other: `food ${foodId ?? name}`,
+    label: name,
+    value: { text, massG },
   }))
-  return [...found, ...added]
-}
 
-/** Lines by their id where both sides have it, else by their food: a line that was typed anew is still that food. */
-function lineKeys(own: readonly LineReading[], others: readonly LineReading[]): string[] {
-  const ids = new Set(others.map(({ lineId }) => lineId))
-  const taken = new Set<string>()
-  return own.map(({ lineId, foodId, name }) => {
-    const key = ids.has(lineId) ? lineId : `food ${foodId ?? name}`
-    if (!taken.has(key)) {
-      taken.add(key)
-      return key
-    }
-    return lineId
-  })
-}
-
-const keyedLines = (own: PartAssessment | null, other: PartAssessment | null): Keyed<ComparedLine> => {
-  const lines = own?.lines ?? []
-  const keys = lineKeys(lines, other?.lines ?? [])
-  return lines.map(({ name, text, massG }, at) => [keys[at] ?? '', name, { text, massG }] as const)
-}
-
-/** Steps by their id where both have it, else by their place. */
-function keyedSteps(
-  part: Part | null,
-  reading: PartAssessment | null,
-  others: readonly Step[],
-): Keyed<ComparedStep> {
-  const ids = new Set(others.map(({ id }) => id))
-  return (part?.steps ?? []).map((step, at) => {
+/** Steps by their id, else by their place. */
+const stepItems = (part: Part | null, reading: PartAssessment | null): Items<ComparedStep> =>
+  (part?.steps ?? []).map(({ id, text }, at) => {
     const known = reading?.steps[at]
-    const value = { text: step.text, massG: known?.massG ?? null, minutes: known?.minutes ?? null }
-    return [ids.has(step.id) ? step.id : `step ${at}`, `Step ${at + 1}`, value] as const
+    return {
+      key: id,
+      other: `step ${at}`,
+      label: `Step ${at + 1}`,
+      value: { text, massG: known?.massG ?? null, minutes: known?.minutes ?? null },
+    }
   })
-}
 
 const wordsOf = (id: AttributeReading['id']): string => {
   const words = attributeName(id)
   return words.charAt(0).toUpperCase() + words.slice(1)
 }
 
-function keyedReadings(reading: PartAssessment | null): Keyed<ComparedFigure> {
+const figure = (key: string, label: string, value: ComparedFigure): Item<ComparedFigure> => ({
+  key,
+  other: null,
+  label,
+  value,
+})
+
+function readingItems(reading: PartAssessment | null): Items<ComparedFigure> {
   if (reading === null) return []
   const { distance, attributes, ratios, cookedMassG, cookedSdG } = reading
   return [
     ...(distance === null
       ? []
-      : [
-          [
-            'distance',
-            'Distance from the original',
-            { value: distance, sd: 0, unit: '', gap: null },
-          ] as const,
-        ]),
-    ['cooked', 'Cooked mass', { value: cookedMassG, sd: cookedSdG, unit: 'g', gap: null }] as const,
-    ...attributes.map(
-      ({ id, value, sd, gap, target }) =>
-        [id, wordsOf(id), { value, sd, unit: '', gap: target === null ? null : gap }] as const,
+      : [figure('distance', 'Distance from the original', { value: distance, sd: 0, unit: '', gap: null })]),
+    figure('cooked', 'Cooked mass', { value: cookedMassG, sd: cookedSdG, unit: 'g', gap: null }),
+    ...attributes.map(({ id, value, sd, gap, target }) =>
+      figure(id, wordsOf(id), { value, sd, unit: '', gap: target === null ? null : gap }),
     ),
-    ...ratios.map(
-      ({ id, label, value, sd, unit }) => [`ratio ${id}`, label, { value, sd, unit, gap: null }] as const,
+    ...ratios.map(({ id, label, value, sd, unit }) =>
+      figure(`ratio ${id}`, label, { value, sd, unit, gap: null }),
     ),
   ]
 }
 
-function keyedTotals({
-  perPortion: { energyKcal, proteinG, fatG, sodiumMg, cost },
-}: Assessment): Keyed<ComparedFigure> {
-  const figure = (key: string, label: string, value: number | null, unit: string): Keyed<ComparedFigure> =>
-    value === null ? [] : [[key, label, { value, sd: 0, unit, gap: null }]]
+function totalItems({ perPortion }: Assessment): Items<ComparedFigure> {
+  const { energyKcal, proteinG, fatG, sodiumMg, cost } = perPortion
+  const known = (key: string, label: string, value: number | null, unit: string): Items<ComparedFigure> =>
+    value === null ? [] : [figure(key, label, { value, sd: 0, unit, gap: null })]
   return [
-    ...figure('energy', 'Energy a portion', energyKcal, 'kcal'),
-    ...figure('protein', 'Protein a portion', proteinG, 'g'),
-    ...figure('fat', 'Fat a portion', fatG, 'g'),
-    ...figure('sodium', 'Sodium a portion', sodiumMg, 'mg'),
-    ...figure('cost', 'Cost a portion', cost, ''),
+    ...known('energy', 'Energy a portion', energyKcal, 'kcal'),
+    ...known('protein', 'Protein a portion', proteinG, 'g'),
+    ...known('fat', 'Fat a portion', fatG, 'g'),
+    ...known('sodium', 'Sodium a portion', sodiumMg, 'mg'),
+    ...known('cost', 'Cost a portion', cost, ''),
   ]
 }
 
@@ -171,49 +168,60 @@ const sameLine = (left: ComparedLine, right: ComparedLine): boolean =>
 const sameFigure = (left: ComparedFigure, right: ComparedFigure): boolean =>
   left.value === right.value || left.value.toPrecision(3) === right.value.toPrecision(3)
 
-const differencesFirst = <T>(all: readonly Pair<T>[]): Pair<T>[] => [
+const differencesFirst = <T>(all: readonly Row<T>[]): Row<T>[] => [
   ...all.filter(({ isSame }) => !isSame),
   ...all.filter(({ isSame }) => isSame),
 ]
 
-/** Parts of both sides: by id, else by name. */
-function partPairs(left: Worked, right: Worked): [PartAssessment | null, PartAssessment | null][] {
-  const rest = new Map(right.assessment.parts.map((part) => [part.partId, part]))
-  const found = left.assessment.parts.map((part): [PartAssessment, PartAssessment | null] => {
-    const other = rest.get(part.partId) ?? [...rest.values()].find(({ name }) => name === part.name) ?? null
-    if (other !== null) rest.delete(other.partId)
-    return [part, other]
+/** Parts of all columns: by id, else by name. */
+function partGroups(all: readonly Worked[]): (PartAssessment | null)[][] {
+  const groups: (PartAssessment | null)[][] = []
+  all.forEach(({ assessment }, column) => {
+    const free = (group: readonly (PartAssessment | null)[]): boolean => group[column] == null
+    const join = (part: PartAssessment, is: (other: PartAssessment) => boolean): boolean => {
+      const group = groups.find((one) => free(one) && one.some((other) => other !== null && is(other)))
+      if (group !== undefined) group[column] = part
+      return group !== undefined
+    }
+    const rest = assessment.parts.filter((part) => !join(part, ({ partId }) => partId === part.partId))
+    for (const part of rest) {
+      if (join(part, ({ name }) => name === part.name)) continue
+      groups.push(all.map((_, at) => (at === column ? part : null)))
+    }
   })
-  return [...found, ...[...rest.values()].map((part): [null, PartAssessment] => [null, part])]
+  return groups
 }
 
 /**
- * Two dishes, or two trials of one, side by side: lines, steps and readings, what differs first in each.
+ * Dishes, or trials of one, side by side: lines, steps and readings, what differs first in each.
  * Masses closer than a scale reads, and figures alike to three digits, count as the same.
+ * @param all two or more
  */
-export function compare(left: Worked, right: Worked): Comparison {
-  const partOf = ({ dish }: Worked, reading: PartAssessment | null): Part | null =>
-    dish.parts.find(({ id }) => id === reading?.partId) ?? null
-  const all = partPairs(left, right).map(([own, other]) => {
-    const name = own?.name ?? other?.name ?? ''
-    const [ownPart, otherPart] = [partOf(left, own), partOf(right, other)]
+export function compare(all: readonly Worked[]): Comparison {
+  const partOf = (column: number, reading: PartAssessment | null): Part | null =>
+    all[column]?.dish.parts.find(({ id }) => id === reading?.partId) ?? null
+  const groups = partGroups(all).map((group) => {
+    const name = group.find((part) => part !== null)?.name ?? ''
     return {
-      lines: pairs(name, keyedLines(own, other), keyedLines(other, own), sameLine),
-      steps: pairs(
+      lines: rows(name, group.map(lineItems), sameLine),
+      steps: rows(
         name,
-        keyedSteps(ownPart, own, otherPart?.steps ?? []),
-        keyedSteps(otherPart, other, ownPart?.steps ?? []),
+        group.map((part, column) => stepItems(partOf(column, part), part)),
         (a, b) => a.text === b.text,
       ),
-      readings: pairs(name, keyedReadings(own), keyedReadings(other), sameFigure),
+      readings: rows(name, group.map(readingItems), sameFigure),
     }
   })
   return {
-    lines: differencesFirst(all.flatMap(({ lines }) => lines)),
-    steps: differencesFirst(all.flatMap(({ steps }) => steps)),
+    lines: differencesFirst(groups.flatMap(({ lines }) => lines)),
+    steps: differencesFirst(groups.flatMap(({ steps }) => steps)),
     readings: differencesFirst([
-      ...pairs(null, keyedTotals(left.assessment), keyedTotals(right.assessment), sameFigure),
-      ...all.flatMap(({ readings }) => readings),
+      ...rows(
+        null,
+        all.map(({ assessment }) => totalItems(assessment)),
+        sameFigure,
+      ),
+      ...groups.flatMap(({ readings }) => readings),
     ]),
   }
 }

@@ -6,7 +6,7 @@ export {
   type ComparedLine,
   type ComparedStep,
   type Comparison,
-  type Pair,
+  type Row,
   type Worked,
 } from './compare'
 export { type Contributor, contributors, type Contributors } from './contributors'

@@ -151,3 +151,16 @@ export const Trial = z.strictObject({
   decision: text(2000),
 })
 export type Trial = z.infer<typeof Trial>
+
+/** A trial as the dish that it was. */
+export const dishOfTrial = (
+  dish: Dish,
+  {
+    parts,
+    aim,
+    written,
+    number,
+    fromNumber,
+    why,
+  }: Pick<Trial, 'parts' | 'aim' | 'written' | 'number' | 'fromNumber' | 'why'>,
+): Dish => ({ ...dish, parts, aim, written, trial: { number, fromNumber, why }, settled: [] })

@@ -31,7 +31,18 @@ export {
   TimedTask,
   Weighing,
 } from './cookDay'
-export { Aim, Dish, FormulaLine, Limits, MOST_REASONS, noLimits, Part, Settled, Trial } from './dish'
+export {
+  Aim,
+  Dish,
+  dishOfTrial,
+  FormulaLine,
+  Limits,
+  MOST_REASONS,
+  noLimits,
+  Part,
+  Settled,
+  Trial,
+} from './dish'
 export { AlsoServed, Band, Importance, Moved, nothingMoved, RatioWindow } from './goal'
 export {
   AMINO_ACIDS,
@@ -63,6 +74,7 @@ export {
   TastingSample,
   TastingSettings,
 } from './tasting'
+export { Idea, IdeaScope, IdeaWhat } from './idea'
 export { defaultKitchen, Kitchen, MeasureRegion, Pack, Price, TurnedDown, usualEquipment } from './kitchen'
 export {
   type Agent,

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { Idea } from './idea'
 import { Equipment, Observation, OperationId } from './method'
 import { Original } from './original'
 import { Tasted, Taster } from './panel'
@@ -104,6 +105,8 @@ export const Kitchen = z.strictObject({
   /** Who tastes here, and what tastings said beside the model: from it the families' attributes learn. Added later, too. */
   panel: z.array(Taster).max(40).default([]),
   tasted: z.array(Tasted).max(5000).default([]),
+  /** What was tried here and is kept in mind, to be done again or not. Added later, too. */
+  ideas: z.array(Idea).max(2000).default([]),
 })
 export type Kitchen = z.infer<typeof Kitchen>
 
@@ -125,4 +128,5 @@ export const defaultKitchen: Kitchen = {
   originals: [],
   panel: [],
   tasted: [],
+  ideas: [],
 }

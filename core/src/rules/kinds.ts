@@ -9,6 +9,7 @@ const KINDS: readonly (readonly [RegExp, string])[] = [
   [/^safety-|^dose-/, 'Safety'],
   [/^ratio-/, 'Ratio'],
   [/^weigh-this|^below-scale|^fluid|^liquid|^drained/, 'Measure'],
+  [/^kept-in-mind/, 'Tried'],
   [/^list-step-disagree|^used-unlisted/, 'Method'],
   [/^unknown|^missing|^amount|^no-/, 'Line'],
 ]

@@ -1,5 +1,5 @@
 import type { Dish, Trial } from '@frijol/core/model'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { commands, type DamagedEntry, keepTrial, run, useDish, useTrials, useWorked } from '../store'
 import { DamagedRow } from '../parts'
 import { Button, Empty, Field, formatDay, SelectInput, Sheet, Tag, TextArea, toast } from '../ui'
@@ -110,6 +110,17 @@ function Compare({ trials }: { trials: readonly Trial[] }) {
     const trial = trialOf(side)
     return trial === null ? `Now (trial ${dish.trial.number})` : `Trial ${trial.number}`
   }
+  const [leftName, rightName] = [nameOf(sides[0]), nameOf(sides[1])]
+  const columns = useMemo(
+    () =>
+      left === null || right === null
+        ? null
+        : [
+            { name: leftName, worked: left },
+            { name: rightName, worked: right },
+          ],
+    [left, right, leftName, rightName],
+  )
   const choose = (at: 0 | 1, side: string) => setSides(at === 0 ? [side, sides[1]] : [sides[0], side])
   return (
     <section aria-label="Compare" className="mt-4 grid gap-3">
@@ -135,9 +146,7 @@ function Compare({ trials }: { trials: readonly Trial[] }) {
           {isOpen ? 'Close' : 'Side by side'}
         </Button>
       </div>
-      {isOpen && left !== null && right !== null && (
-        <CompareView left={left} right={right} leftName={nameOf(sides[0])} rightName={nameOf(sides[1])} />
-      )}
+      {isOpen && columns !== null && <CompareView columns={columns} />}
     </section>
   )
 }

@@ -1,5 +1,5 @@
 import type { Worked } from '@frijol/core/assess'
-import type { Dish, Trial } from '@frijol/core/model'
+import { type Dish, dishOfTrial, type Trial } from '@frijol/core/model'
 import { useEffect, useMemo, useState } from 'react'
 import { type ReadTrials, readTrials, watchTrials } from '../data'
 import { startNextTrial } from './commands'
@@ -15,16 +15,6 @@ export function useTrials(dishId: string): ReadTrials {
   useEffect(() => watchTrials(dishId, setRead), [dishId])
   return read
 }
-
-/** A trial as the dish that it was. */
-export const dishOfTrial = (dish: Dish, { parts, aim, written, number, fromNumber, why }: Trial): Dish => ({
-  ...dish,
-  parts,
-  aim,
-  written,
-  trial: { number, fromNumber, why },
-  settled: [],
-})
 
 /** What a dish, or one of its trials, comes to; null until the engine is there, or without a dish. */
 export function useWorked(dish: Dish | null, trial: Trial | null): Worked | null {

@@ -3,41 +3,50 @@ import {
   type ComparedFigure,
   type ComparedLine,
   type ComparedStep,
-  type Pair,
+  type Row,
   type Worked,
 } from '@frijol/core/assess'
 import { clsx } from 'clsx'
 import { type ReactNode, useMemo, useState } from 'react'
 
 export interface CompareViewProps {
-  left: Worked
-  right: Worked
-  leftName: string
-  rightName: string
+  /** Two to four, in the order of the columns; the list is kept by the caller. */
+  columns: readonly { readonly name: string; readonly worked: Worked }[]
+  /** What else is known of each, a row each: notes, what was tasted. */
+  more?: readonly { readonly label: string; readonly values: readonly ReactNode[] }[]
 }
 
-/** Two dishes or trials side by side: what differs first, the rest on demand. */
-export function CompareView({ left, right, leftName, rightName }: CompareViewProps) {
-  const { lines, steps, readings } = useMemo(() => compare(left, right), [left, right])
+/** Dishes or trials side by side: what differs first, the rest on demand. */
+export function CompareView({ columns, more = [] }: CompareViewProps) {
+  const { lines, steps, readings } = useMemo(() => compare(columns.map(({ worked }) => worked)), [columns])
+  const names = columns.map(({ name }) => name)
   const hasParts = new Set([...lines, ...steps, ...readings].map(({ part }) => part)).size > 2
-  const names = { leftName, rightName, hasParts }
   return (
     <div className="grid gap-4">
       <Rows
         title="Formula"
-        pairs={lines}
-        {...names}
+        rows={lines}
+        names={names}
+        hasParts={hasParts}
         show={(line) => <Line line={line} />}
         change={massChange}
       />
-      <Rows title="Steps" pairs={steps} {...names} show={(step) => <Step step={step} />} />
+      <Rows
+        title="Steps"
+        rows={steps}
+        names={names}
+        hasParts={hasParts}
+        show={(step) => <Step step={step} />}
+      />
       <Rows
         title="Readings"
-        pairs={readings}
-        {...names}
+        rows={readings}
+        names={names}
+        hasParts={hasParts}
         show={(figure) => <Figure figure={figure} />}
         change={figureChange}
       />
+      {more.length > 0 && <Record names={names} rows={more} />}
     </div>
   )
 }
@@ -82,21 +91,51 @@ const Figure = ({ figure: { value, unit, gap } }: { figure: ComparedFigure }) =>
   </>
 )
 
+/** Widths of the columns, by how many there are beside the label. */
+const Columns = ({ count, hasChange }: { count: number; hasChange: boolean }) => (
+  <colgroup>
+    <col style={{ width: count > 2 ? '18%' : '24%' }} />
+    {Array.from({ length: count }, (_, at) => (
+      <col key={at} />
+    ))}
+    {hasChange && <col style={{ width: '12%' }} />}
+  </colgroup>
+)
+
+const Head = ({ names, last }: { names: readonly string[]; last: string | null }) => (
+  <thead>
+    <tr className="text-left text-[13px] text-ink-2">
+      <td />
+      {names.map((name, at) => (
+        <th key={at} scope="col" className="pr-3 font-semibold">
+          {name}
+        </th>
+      ))}
+      {last !== null && (
+        <th scope="col" className="text-right font-semibold">
+          {last}
+        </th>
+      )}
+    </tr>
+  </thead>
+)
+
 interface RowsProps<T> {
   title: string
-  pairs: readonly Pair<T>[]
-  leftName: string
-  rightName: string
+  rows: readonly Row<T>[]
+  names: readonly string[]
   hasParts: boolean
   show: (value: T) => ReactNode
+  /** Of two columns, what the second does to the first. */
   change?: (left: T | null, right: T | null) => string
 }
 
-function Rows<T>({ title, pairs, leftName, rightName, hasParts, show, change }: RowsProps<T>) {
+function Rows<T>({ title, rows, names, hasParts, show, change }: RowsProps<T>) {
   const [isWhole, setWhole] = useState(false)
-  const different = pairs.filter(({ isSame }) => !isSame)
-  const same = pairs.length - different.length
-  const shown = isWhole ? pairs : different
+  const different = rows.filter(({ isSame }) => !isSame)
+  const same = rows.length - different.length
+  const shown = isWhole ? rows : different
+  const told = names.length === 2 ? change : undefined
   return (
     <section aria-label={`${title} compared`}>
       <h3 className="m-0 mb-1 flex items-baseline gap-3 text-[15px]">
@@ -117,38 +156,29 @@ function Rows<T>({ title, pairs, leftName, rightName, hasParts, show, change }: 
         )}
       </h3>
       {shown.length > 0 && (
-        <table className="w-full border-collapse text-sm">
-          <thead>
-            <tr className="text-left text-[13px] text-ink-2">
-              <td className="w-[24%]" />
-              <th scope="col" className="w-[32%] pr-3 font-semibold">
-                {leftName}
-              </th>
-              <th scope="col" className="w-[32%] pr-3 font-semibold">
-                {rightName}
-              </th>
-              <th scope="col" className="text-right font-semibold">
-                {change === undefined ? '' : 'change'}
-              </th>
-            </tr>
-          </thead>
+        <table className="w-full table-fixed border-collapse text-sm">
+          <Columns count={names.length} hasChange={told !== undefined} />
+          <Head names={names} last={told === undefined ? null : 'change'} />
           <tbody>
-            {shown.map((pair, at) => (
+            {shown.map(({ part, label, values, isSame }, at) => (
               <tr
-                key={`${pair.part ?? ''} ${pair.label} ${at}`}
-                className={clsx('border-t border-line/70 align-top', pair.isSame && 'text-ink-2')}
+                key={`${part ?? ''} ${label} ${at}`}
+                className={clsx('border-t border-line/70 align-top', isSame && 'text-ink-2')}
               >
                 <th scope="row" className="py-1 pr-3 text-left font-normal">
-                  {pair.label}
-                  {hasParts && pair.part !== null && (
-                    <span className="block text-xs text-ink-2">{pair.part}</span>
-                  )}
+                  {label}
+                  {hasParts && part !== null && <span className="block text-xs text-ink-2">{part}</span>}
                 </th>
-                <td className="py-1 pr-3">{pair.left === null ? '–' : show(pair.left)}</td>
-                <td className="py-1 pr-3">{pair.right === null ? '–' : show(pair.right)}</td>
-                <td className="py-1 text-right font-semibold whitespace-nowrap">
-                  {pair.isSame || change === undefined ? '' : change(pair.left, pair.right)}
-                </td>
+                {values.map((value, column) => (
+                  <td key={column} className="py-1 pr-3">
+                    {value === null ? '–' : show(value)}
+                  </td>
+                ))}
+                {told !== undefined && (
+                  <td className="py-1 text-right font-semibold whitespace-nowrap">
+                    {isSame ? '' : told(values[0] ?? null, values[1] ?? null)}
+                  </td>
+                )}
               </tr>
             ))}
           </tbody>
@@ -157,3 +187,34 @@ function Rows<T>({ title, pairs, leftName, rightName, hasParts, show, change }: 
     </section>
   )
 }
+
+/** What was said and done, beside what was computed. */
+const Record = ({
+  names,
+  rows,
+}: {
+  names: readonly string[]
+  rows: NonNullable<CompareViewProps['more']>
+}) => (
+  <section aria-label="Record compared">
+    <h3 className="m-0 mb-1 text-[15px]">Record</h3>
+    <table className="w-full table-fixed border-collapse text-sm">
+      <Columns count={names.length} hasChange={false} />
+      <Head names={names} last={null} />
+      <tbody>
+        {rows.map(({ label, values }) => (
+          <tr key={label} className="border-t border-line/70 align-top">
+            <th scope="row" className="py-1 pr-3 text-left font-normal">
+              {label}
+            </th>
+            {values.map((value, at) => (
+              <td key={at} className="py-1 pr-3">
+                {value === null || value === '' ? '–' : value}
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  </section>
+)

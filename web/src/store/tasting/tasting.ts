@@ -1,15 +1,16 @@
-import type {
-  AttributeId,
-  Dish,
-  Original,
-  Seat,
-  Serving,
-  Tasting,
-  TastingAnswer,
-  TastingSample,
-  TastingSettings,
-  Taster,
-  Trial,
+import {
+  type AttributeId,
+  type Dish,
+  dishOfTrial,
+  type Original,
+  type Seat,
+  type Serving,
+  type Taster,
+  type Tasting,
+  type TastingAnswer,
+  type TastingSample,
+  type TastingSettings,
+  type Trial,
 } from '@frijol/core/model'
 import {
   designTasting,
@@ -27,7 +28,6 @@ import { newId, nowIso } from '../ids'
 import { changeKitchen, useKitchenStore } from '../kitchen'
 import { run } from '../openDish'
 import { weighAttribute } from '../goalCommands'
-import { dishOfTrial } from '../trials'
 import { flushTasting, openTasting, runTasting, shutTasting, useOpenTasting } from './openTasting'
 import * as commands from './tastingCommands'
 

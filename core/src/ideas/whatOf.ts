@@ -1,0 +1,79 @@
+import type { IdeaWhat, OperationId, PartAssessment, Step } from '../model'
+
+/** A change of a trial against the one before it, as far as an idea needs it. */
+export interface IdeaChange {
+  readonly kind:
+    'batch' | 'amount' | 'new-food' | 'gone-food' | 'prep' | 'step' | 'new-step' | 'gone-step' | 'order'
+  readonly id: string | null
+}
+
+interface Side {
+  readonly reading: PartAssessment
+  readonly steps: readonly Step[]
+}
+
+const pctOf = ({ reading }: Side, foodId: string): number =>
+  100 * reading.lines.reduce((sum, line) => sum + (line.foodId === foodId ? (line.share ?? 0) : 0), 0)
+
+/** Halfway between what was and what is: on its side the idea is repeated. */
+const between = (a: number, b: number): number => Number(((a + b) / 2).toPrecision(3))
+
+function methodIdea(operation: OperationId, before: Step | undefined, after: Step): IdeaWhat {
+  const plain = { kind: 'method' as const, operation, foodId: null, foodName: '' }
+  for (const [field, was, is] of [
+    ['minutes', before?.durationMin, after.durationMin],
+    ['tempC', before?.tempC, after.tempC],
+  ] as const)
+    if (was != null && is !== null && was !== is && field === 'minutes')
+      return { ...plain, field, side: is > was ? 'above' : 'below', value: between(was, is) }
+  return { ...plain, field: null, side: 'any', value: 0 }
+}
+
+/**
+ * What a change is as an idea to keep in mind: the food, how much of it, or the doing.
+ * @returns null where it is nothing that could be met again: a larger batch, other words, another order
+ */
+export function whatOf(change: IdeaChange, before: Side | null, after: Side): IdeaWhat | null {
+  if (change.id === null) return null
+  const line = after.reading.lines.find(({ lineId }) => lineId === change.id)
+  if ((change.kind === 'new-food' || change.kind === 'amount') && line?.foodId != null) {
+    const plain = { kind: 'food' as const, foodId: line.foodId, name: line.name }
+    if (change.kind === 'new-food' || before === null) return { ...plain, side: 'any', pct: 0 }
+    const [was, is] = [pctOf(before, line.foodId), pctOf(after, line.foodId)]
+    return { ...plain, side: is > was ? 'above' : 'below', pct: between(was, is) }
+  }
+  const step = after.steps.find(({ id }) => id === change.id)
+  if ((change.kind === 'step' || change.kind === 'new-step') && step?.operation != null) {
+    const was =
+      before?.steps.find(({ id }) => id === step.id) ??
+      before?.steps.find(({ operation }) => operation === step.operation)
+    const idea = methodIdea(step.operation, change.kind === 'new-step' ? undefined : was, step)
+    if (change.kind === 'step' && idea.kind === 'method' && idea.field === null) return null
+    const reading = after.reading.steps.find(({ stepId }) => stepId === step.id)
+    const taken = reading?.takes.filter(({ kind }) => kind === 'line').sort((a, b) => b.massG - a.massG)[0]
+    const food = after.reading.lines.find(({ lineId }) => lineId === taken?.id)
+    return idea.kind === 'method' && food?.foodId != null
+      ? { ...idea, foodId: food.foodId, foodName: food.name }
+      : idea
+  }
+  return null
+}
+
+const round = (value: number): string => String(Number(value.toPrecision(3)))
+
+/** What an idea is about, in words: "Smoked paprika above 0.5 %". */
+export function whatWords(what: IdeaWhat, operationName: (id: OperationId) => string): string {
+  switch (what.kind) {
+    case 'food':
+      return what.side === 'any' ? what.name : `${what.name} ${what.side} ${round(what.pct)} %`
+    case 'swap':
+      return `${what.toName} for ${what.fromName}`
+    case 'ratio':
+      return `${what.label} ${what.side} ${round(what.value)} ${what.unit}`.trim()
+    case 'method': {
+      const doing = `${operationName(what.operation)}${what.foodName === '' ? '' : `: ${what.foodName.toLowerCase()}`}`
+      if (what.field === null) return doing
+      return `${doing}, ${what.side} ${round(what.value)} ${what.field === 'minutes' ? 'min' : '°C'}`
+    }
+  }
+}
