@@ -19,7 +19,7 @@ interface PairedLine {
 }
 
 /** Lines of both by id, else by food. */
-function pairedLines(before: readonly LineReading[], after: readonly LineReading[]): PairedLine[] {
+export function pairedLines(before: readonly LineReading[], after: readonly LineReading[]): PairedLine[] {
   const rest = [...before]
   const take = (is: (line: LineReading) => boolean): LineReading | null => {
     const at = rest.findIndex(is)
@@ -35,7 +35,7 @@ function pairedLines(before: readonly LineReading[], after: readonly LineReading
 }
 
 /** How much larger the batch became, where most lines moved together; else 1. */
-function batchFactor(lines: readonly PairedLine[]): number {
+export function batchFactor(lines: readonly PairedLine[]): number {
   const lns = lines.flatMap(({ before, after }) =>
     before?.massG != null && after?.massG != null && before.massG > 0 && after.massG > 0
       ? [Math.log(after.massG / before.massG)]

@@ -28,7 +28,7 @@ interface PairedStep {
 }
 
 /** Steps of both: by id, else the same doing with the most words in common. */
-function pairedSteps(before: readonly Step[], after: readonly Step[]): PairedStep[] {
+export function pairedSteps(before: readonly Step[], after: readonly Step[]): PairedStep[] {
   const rest = new Set(before)
   const found = new Map<Step, Step>()
   for (const step of after) {
@@ -43,13 +43,18 @@ function pairedSteps(before: readonly Step[], after: readonly Step[]): PairedSte
       .sort((a, b) => b.near - a.near)[0]
     if (best !== undefined && best.near >= LIKE && rest.delete(best.other)) found.set(step, best.other)
   }
+  // What is left and has the same id is that step, done otherwise.
+  for (const step of after) {
+    const same = found.has(step) ? undefined : [...rest].find(({ id }) => id === step.id)
+    if (same !== undefined && rest.delete(same)) found.set(step, same)
+  }
   return [
     ...after.map((step): PairedStep => ({ after: step, before: found.get(step) ?? null })),
     ...[...rest].map((step): PairedStep => ({ before: step, after: null })),
   ]
 }
 
-const minutesWords = (minutes: number): string =>
+export const minutesWords = (minutes: number): string =>
   minutes >= 120 ? `${Number((minutes / 60).toFixed(1))} h` : `${Number(minutes.toFixed(1))} min`
 const untilWords = (until: Step['until']): string =>
   until === null

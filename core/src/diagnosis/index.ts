@@ -1,0 +1,5 @@
+export { diagnose, type DiagnoseAsk, type Diagnosis, type Suspect } from './diagnose'
+export type { Lever } from './lever'
+export { SYMPTOMS, symptomOf } from './symptoms'
+export type { Cause, Symptom } from './symptom'
+export { type Gap, type Met, symptomsFor, symptomsIn, symptomsOfGaps, tapped } from './words'
