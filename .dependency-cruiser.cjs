@@ -73,6 +73,7 @@ const allowed = {
     'chance',
   ],
   history: ['model', 'measure', 'reading', 'assess', 'ideas'],
+  nextTrial: ['model', 'measure', 'texture', 'assess', 'history', 'experiment', 'tune', 'chance'],
   diagnosis: ['model', 'measure', 'texture', 'assess', 'history'],
   swap: ['model', 'measure', 'composition', 'reading', 'program', 'process', 'texture', 'rules', 'assess'],
   interchange: ['model', 'measure', 'composition'],

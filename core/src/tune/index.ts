@@ -1,3 +1,4 @@
+export { applied } from './apply'
 export { type AnswerKind, closestFrom } from './answers'
 export {
   aimLimits,
