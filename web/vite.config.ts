@@ -70,7 +70,7 @@ export default defineConfig({
             // What works dishes out is one chunk: it is always needed whole, and many small ones cost more.
             {
               name: 'engine',
-              test: /[\\/]core[\\/]src[\\/](?!model|interchange|tune|solver|swap|day|schedule|chance|sensory|statistics|experiment)/,
+              test: /[\\/]core[\\/]src[\\/](?!model|interchange|tune|solver|swap|day|schedule|chance|sensory|statistics|experiment|history|diagnosis|nextTrial|series)/,
               priority: 1,
             },
             { name: 'ui', test: /[\\/]web[\\/]src[\\/]ui[\\/](?!FinderList|Toasts|dragging|marks)/ },

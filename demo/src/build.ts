@@ -15,6 +15,7 @@ import {
 import { stepFrom } from '@frijol/core/reading'
 import { resultOf, tastedOf } from '@frijol/core/sensory'
 import { library } from '@frijol/library'
+import { ideas } from './ideas'
 import { menu } from './menu'
 import { panel, tastingsOf } from './tastings'
 import { current, packs, prices, trials } from './moussaka'
@@ -29,20 +30,35 @@ const kitchen: Kitchen = {
 }
 const reader = { index: indexFoods(library.ingredients.values()), ingredients: library.ingredients, kitchen }
 
+const slug = (words: string): string =>
+  words
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-|-$/g, '')
+
+/** A part with ids that a line and a step keep from trial to trial, as they do in the application. */
 function partFrom(written: WrittenPart, id: string): Part {
-  let count = 0
-  const newId = () => `${id}-${(count += 1)}`
+  const taken = new Map<string, number>()
+  const own = (words: string): string => {
+    const name = `${id}-${slug(words)}`.slice(0, 60)
+    const count = (taken.get(name) ?? 0) + 1
+    taken.set(name, count)
+    return count === 1 ? name : `${name}-${count}`
+  }
   return {
     ...blankPart(id, written.name),
     family: written.family,
     originalId: written.originalId,
-    lines: written.lines.map((text) => lineFrom(text, { reader, newId })),
-    steps: written.steps.map((text) => stepFrom(text, newId())),
+    lines: written.lines.map((text) => {
+      const line = lineFrom(text, { reader, newId: () => 'new' })
+      return { ...line, id: own(line.ingredientId ?? line.food) }
+    }),
+    steps: written.steps.map((text) => stepFrom(text, own(text.split(' ').slice(0, 3).join(' ')))),
   }
 }
 
 const partsOf = (id: string, trial: WrittenTrial): Part[] =>
-  trial.parts.map((part, at) => partFrom(part, `${id}-t${trial.number}-p${at + 1}`))
+  trial.parts.map((part) => partFrom(part, `${id}-${slug(part.name)}`))
 
 const dishOf = (written: WrittenDish): Dish => ({
   format: 'frijol/dish',
@@ -87,6 +103,13 @@ const moussaka: Dish = {
   aim: { ...plain.aim, limits: { ...plain.aim.limits, proteinGMin: 16, costMax: 1.6 } },
 }
 
+const asMadeOf = (parts: readonly Part[], made: NonNullable<WrittenTrial['made']>): Trial['asMade'] =>
+  Object.entries(made).map(([food, massG]) => {
+    const line = parts.flatMap(({ lines }) => lines).find(({ ingredientId }) => ingredientId === food)
+    if (line === undefined) throw new Error(`No line of ${food} was made.`)
+    return { lineId: line.id, massG, instead: null }
+  })
+
 const trialsOf = (dish: Dish, made: readonly WrittenTrial[]): Trial[] =>
   made.map((trial) => ({
     format: 'frijol/trial',
@@ -95,12 +118,12 @@ const trialsOf = (dish: Dish, made: readonly WrittenTrial[]): Trial[] =>
     dishId: dish.id,
     number: trial.number,
     fromNumber: trial.fromNumber,
-    state: trial.decision.startsWith('Set aside') && dish.id !== 'moussaka' ? 'set-aside' : 'made',
+    state: trial.isSetAside === true ? 'set-aside' : 'made',
     date: trial.date,
     aim: dish.aim,
     parts: partsOf(dish.id, trial),
     written: [],
-    asMade: [],
+    asMade: asMadeOf(partsOf(dish.id, trial), trial.made ?? {}),
     notes: trial.notes,
     why: [],
     decision: trial.decision,
@@ -113,9 +136,11 @@ const made = [
   ...others.flatMap(({ dish, written }) => trialsOf(dish, written.trials)),
 ]
 const tastings = tastingsOf(dishes, made, kitchen)
+
 const content = BackupContent.parse({
   kitchen: {
     ...kitchen,
+    ideas,
     // What the profile of the moussaka taught: the model read its umami, its roast and its chew too high.
     tasted: tastings.flatMap((tasting) =>
       tastedOf(tasting, resultOf(tasting).observed, tasting.createdAt.slice(0, 10)),

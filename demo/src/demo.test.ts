@@ -10,9 +10,15 @@ describe('the demo kitchen', () => {
   if (moussaka === undefined) throw new Error('no dish')
   const now = assess(moussaka, library, kitchen)
 
-  it('holds the moussaka with three parts and two trials', () => {
+  it('holds the moussaka with three parts and five trials', () => {
     expect(moussaka.parts.map(({ family }) => family)).toEqual(['crumble-mince', 'coating-sauce', null])
-    expect(trials.map(({ number }) => number)).toEqual([1, 2])
+    expect(trials.map(({ number, state }) => [number, state])).toEqual([
+      [1, 'made'],
+      [2, 'made'],
+      [3, 'made'],
+      [4, 'set-aside'],
+      [5, 'made'],
+    ])
   })
 
   it('knows every food and prices every portion', () => {

@@ -107,6 +107,7 @@ const souvlaki: WrittenDish = {
       ],
       notes: 'Tried soy strips in place of the dough: cardboard edges, beany. P1 to P4 all said so.',
       decision: 'Set aside. No soy strips in this dish again.',
+      isSetAside: true,
     },
   ],
   current: {

@@ -16,6 +16,9 @@ export interface WrittenTrial {
   readonly parts: readonly WrittenPart[]
   readonly notes: string
   readonly decision: string
+  /** What was weighed otherwise than written, g by food. */
+  readonly made?: Readonly<Record<string, number>>
+  readonly isSetAside?: boolean
 }
 
 /** A dish with the trials that were made of it and the one that is in work. */

@@ -69,7 +69,7 @@ describe('a diagnosis', () => {
     )
     if (thin === undefined) throw new Error('no such failure')
     const [first] = diagnosisOf(thin).suspects
-    expect(first?.lever?.words).toMatch(/^put back: .* less wheat flour than in trial 1/)
+    expect(first?.lever?.words).toMatch(/^wheat flour back to 40 g/)
     expect(first?.lever?.effects.find(({ attribute }) => attribute === 'thickness')?.change).toBeGreaterThan(
       0,
     )

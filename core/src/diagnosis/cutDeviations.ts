@@ -1,5 +1,5 @@
-import { foodWords, pairedLines } from '../history'
-import type { OperationId } from '../model'
+import { foodWords, pairedLines, pairedSteps } from '../history'
+import type { Dish, OperationId, Step } from '../model'
 import { type Against, type Deviation, inPart, MOST_Z } from './deviation'
 import type { PartFacts } from './side'
 import type { Side } from './symptom'
@@ -58,22 +58,39 @@ export function cutDeviations(own: PartFacts, other: PartFacts, against: Against
         side,
         z: Math.min(MOST_Z, CUT_Z * Math.min(1.5, moved)),
         words: `${foodWords(after.name)} ${side < 0 ? 'finer' : 'coarser'} than ${against.kind === 'plan' ? 'written' : `in ${against.words}`}`,
-        revert:
-          wasLine === undefined ||
-          wasLine.prep === (own.part.lines.find(({ id }) => id === after.lineId)?.prep ?? '')
-            ? null
-            : (dish) =>
-                inPart(dish, own.part.id, (part) => ({
-                  ...part,
-                  lines: part.lines.map((line) =>
-                    line.id === after.lineId
-                      ? { ...line, prep: wasLine.prep, text: line.text.replace(line.prep, wasLine.prep) }
-                      : line,
-                  ),
-                })),
+        back: `${foodWords(after.name)} ${wasLine?.prep === undefined || wasLine.prep === '' ? 'cut' : wasLine.prep.toLowerCase()} as in ${against.words}`,
+        revert: (dish) => cutBack(dish, own, other, before.lineId, after.lineId),
       },
     ]
   })
+}
+
+/** The prep of a line, and the steps that cut, mash or blend it, as they were. */
+function cutBack(dish: Dish, own: PartFacts, other: PartFacts, wasId: string, lineId: string): Dish {
+  const prep = other.part.lines.find(({ id }) => id === wasId)?.prep
+  const cuts = ({ operation }: Step | { operation: null }): boolean =>
+    operation !== null && FINENESS[operation] !== undefined
+  const back = new Map(
+    pairedSteps(other.part.steps, own.part.steps).flatMap(({ before, after }) =>
+      before !== null && after !== null && (cuts(before) || cuts(after)) ? [[after.id, before] as const] : [],
+    ),
+  )
+  return inPart(dish, own.part.id, (part) => ({
+    ...part,
+    lines: part.lines.map((line) =>
+      line.id !== lineId || prep === undefined || prep === line.prep
+        ? line
+        : {
+            ...line,
+            prep,
+            text: line.prep === '' ? line.text : line.text.replace(line.prep, prep),
+          },
+    ),
+    steps: part.steps.map((step) => {
+      const was = back.get(step.id)
+      return was === undefined ? step : { ...was, id: step.id, weighedG: step.weighedG }
+    }),
+  }))
 }
 
 const PREPS: readonly (readonly [RegExp, number])[] = [

@@ -18,6 +18,8 @@ export interface Deviation {
   readonly z: number
   /** "60 g more water than in trial 3". */
   readonly words: string
+  /** What putting it back is: "black-eyed peas half mashed, as in trial 3". */
+  readonly back: string
   /** The dish with only this put back; null where nothing can be put back. */
   readonly revert: ((dish: Dish) => Dish) | null
 }

@@ -210,7 +210,7 @@ export function leverFor(
     return after === null
       ? null
       : {
-          words: `put back: ${first.words}`,
+          words: first.back,
           dish,
           effects: predictedEffects(own.reading, after),
           about: first.about,

@@ -82,6 +82,7 @@ export function lineDeviations(own: PartFacts, other: PartFacts, against: Agains
         side,
         z,
         words,
+        back: was > 0 ? `${name} ${is > 0 ? 'back to' : 'again,'} ${gramsWords(was)}` : `no ${name}`,
         revert: lineBack(own, other, line.lineId, before?.lineId ?? null, was > 0 ? was : null),
       },
     ]

@@ -52,6 +52,7 @@ export function stepDeviations(own: PartFacts, other: PartFacts, against: Agains
           side: -1,
           z: MISSING_Z,
           words: `no step to ${verbOf(before)} as in ${against.words}`,
+          back: `${verbOf(before)} again`,
           revert: (dish) =>
             inPart(dish, own.part.id, (part) => ({
               ...part,
@@ -74,6 +75,7 @@ export function stepDeviations(own: PartFacts, other: PartFacts, against: Agains
           side: 1,
           z: MISSING_Z,
           words: `a step to ${verbOf(after)} that was not in ${against.words}`,
+          back: `no step to ${verbOf(after)}`,
           revert: (dish) =>
             inPart(dish, own.part.id, (part) => ({
               ...part,
@@ -87,6 +89,7 @@ export function stepDeviations(own: PartFacts, other: PartFacts, against: Agains
         key: `step ${after.id}`,
         field: null,
         z: MISSING_Z,
+        back: `${verbOf(before)} again, not ${verbOf(after)}`,
         revert: stepBack(own, after.id, () => before),
       }
       return [
@@ -116,6 +119,7 @@ export function stepDeviations(own: PartFacts, other: PartFacts, against: Agains
         side: -1,
         z: MISSING_Z,
         words: `not wrapped as in ${against.words}`,
+        back: 'wrapped again',
         revert: stepBack(own, after.id, () => before),
       })
     const [minutesWas, minutesIs] = [minutesOf(other, before), minutesOf(own, after)]
@@ -128,6 +132,7 @@ export function stepDeviations(own: PartFacts, other: PartFacts, against: Agains
         side: minutesIs > minutesWas ? 1 : -1,
         z: Math.min(MOST_Z, Math.abs(Math.log(minutesIs / minutesWas)) / MINUTES_LN),
         words: `${verbOf(after)} ${minutesWords(Math.abs(minutesIs - minutesWas))} ${minutesIs > minutesWas ? 'longer' : 'shorter'} ${than}`,
+        back: `${verbOf(after)} ${minutesWords(minutesWas)} again`,
         revert: stepBack(own, after.id, (step) => ({
           ...step,
           text: before.text,
@@ -145,6 +150,7 @@ export function stepDeviations(own: PartFacts, other: PartFacts, against: Agains
         side: after.tempC > before.tempC ? 1 : -1,
         z: Math.min(MOST_Z, Math.abs(after.tempC - before.tempC) / (isWet ? WET_HEAT_C : DRY_HEAT_C)),
         words: `${verbOf(after)} at ${Math.round(after.tempC)} °C in place of ${Math.round(before.tempC)}`,
+        back: `${verbOf(after)} at ${Math.round(before.tempC)} °C again`,
         revert: stepBack(own, after.id, (step) => ({ ...step, text: before.text, tempC: before.tempC })),
       })
     }
@@ -177,6 +183,7 @@ export function yieldDeviations(own: PartFacts): Deviation[] {
         side: ln > 0 ? 1 : -1,
         z,
         words: `came out at ${Math.round(fit.weighedG)} g after ${name === undefined ? 'the step' : `the ${verbOf(name)}`}, ${Math.round(fit.predictedG)} expected`,
+        back: '',
         revert: null,
       },
     ]

@@ -25,7 +25,9 @@ function isSaid(said: readonly string[], phrase: string): boolean {
   const denies = wanted.some((word) => NEGATIONS.has(word))
   const places = wanted.map((word) =>
     said.flatMap((one, at) =>
-      one.startsWith(word) || (word.length > 4 && stem(one) === stem(word)) ? [at] : [],
+      one.startsWith(word) || (word.length > 4 && one.length >= word.length && stem(one) === stem(word))
+        ? [at]
+        : [],
     ),
   )
   const [first] = places

@@ -18,6 +18,8 @@ export interface Change {
   readonly words: string
   /** Line or step that it is about; null for the batch. */
   readonly id: string | null
+  /** Line of the trial before that it stands in for. */
+  readonly wasId?: string
   /** How much it is, for the order: share of the batch, or of the step. */
   readonly size: number
 }

@@ -139,6 +139,7 @@ function withSwaps(changes: readonly Change[], lines: readonly PairedLine[]): Ch
   const swap: Change = {
     ...is,
     kind: 'swap',
+    ...(was.id === null ? {} : { wasId: was.id }),
     words: `${gramsWords(to)} ${foodWords(lineIs?.name ?? '')} in place of ${gramsWords(from)} ${foodWords(lineWas?.name ?? '')}`,
     size: was.size + is.size,
   }

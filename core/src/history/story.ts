@@ -65,7 +65,7 @@ function aimBits({ dish }: StoryAsk, original: string | null): StoryBit[] {
   const bounds = [
     ...(limits.sodiumMgMax === null ? [] : [`at most ${limits.sodiumMgMax} mg sodium`]),
     ...(limits.proteinGMin === null ? [] : [`at least ${limits.proteinGMin} g protein`]),
-    ...(limits.costMax === null ? [] : [`at most ${limits.costMax} in cost`]),
+    ...(limits.costMax === null ? [] : [`a cost of at most ${limits.costMax}`]),
   ]
   return [
     text(
@@ -200,11 +200,11 @@ export function storyOf(ask: StoryAsk): Story {
   return { title: name === dish.name ? dish.name : `${dish.name}: ${name}`, chapters }
 }
 
-/** The kept trial that stands nearest to the original; null without one. */
+/** The kept trial that stands nearest to the original, of those that were not set aside; null without one. */
 export function bestOf(entries: readonly VineEntry[], part: PartKey): VineEntry | null {
   let best: { entry: VineEntry; value: number } | null = null
   for (const entry of entries) {
-    if (entry.state === 'now') continue
+    if (entry.state !== 'made') continue
     const one = pointIn(entry, part)
     const value = one === undefined ? null : standing(one)
     if (value !== null && (best === null || value < best.value)) best = { entry, value }

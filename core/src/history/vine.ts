@@ -135,7 +135,11 @@ export interface VineBench {
  * The whole history of a dish, entry by entry, newest first; each is worked out when it is asked for, so that a screen
  * can show what it has. A trial whose parent is gone stands by itself.
  */
-export function* vineOf(entries: readonly Entry[], bench: VineBench): Generator<VineEntry> {
+export function* vineOf(
+  entries: readonly Entry[],
+  bench: VineBench,
+  isWanted: (entry: Entry) => boolean = () => true,
+): Generator<VineEntry> {
   const byNumber = new Map<number, Entry>()
   for (const entry of entries) if (entry.state !== 'now') byNumber.set(entry.number, entry)
   const known = new Map<string, WorkedEntry>()
@@ -145,6 +149,7 @@ export function* vineOf(entries: readonly Entry[], bench: VineBench): Generator<
     return made
   }
   for (const entry of [...entries].reverse()) {
+    if (!isWanted(entry)) continue
     const parent = entry.fromNumber === null ? undefined : byNumber.get(entry.fromNumber)
     yield vineEntry(
       worked(entry),

@@ -3,8 +3,20 @@ import type { IdeaWhat, OperationId, PartAssessment, Step } from '../model'
 /** A change of a trial against the one before it, as far as an idea needs it. */
 export interface IdeaChange {
   readonly kind:
-    'batch' | 'amount' | 'new-food' | 'gone-food' | 'prep' | 'step' | 'new-step' | 'gone-step' | 'order'
+    | 'batch'
+    | 'amount'
+    | 'new-food'
+    | 'gone-food'
+    | 'prep'
+    | 'swap'
+    | 'step'
+    | 'reworded'
+    | 'new-step'
+    | 'gone-step'
+    | 'order'
   readonly id: string | null
+  /** Line of the trial before that it stands in for. */
+  readonly wasId?: string
 }
 
 interface Side {
@@ -42,12 +54,15 @@ export function whatOf(change: IdeaChange, before: Side | null, after: Side): Id
     const [was, is] = [pctOf(before, line.foodId), pctOf(after, line.foodId)]
     return { ...plain, side: is > was ? 'above' : 'below', pct: between(was, is) }
   }
+  const was = before?.reading.lines.find(({ lineId }) => lineId === change.wasId)
+  if (change.kind === 'swap' && line?.foodId != null && was?.foodId != null)
+    return { kind: 'swap', fromId: was.foodId, toId: line.foodId, fromName: was.name, toName: line.name }
   const step = after.steps.find(({ id }) => id === change.id)
   if ((change.kind === 'step' || change.kind === 'new-step') && step?.operation != null) {
-    const was =
+    const stepWas =
       before?.steps.find(({ id }) => id === step.id) ??
       before?.steps.find(({ operation }) => operation === step.operation)
-    const idea = methodIdea(step.operation, change.kind === 'new-step' ? undefined : was, step)
+    const idea = methodIdea(step.operation, change.kind === 'new-step' ? undefined : stepWas, step)
     if (change.kind === 'step' && idea.kind === 'method' && idea.field === null) return null
     const reading = after.reading.steps.find(({ stepId }) => stepId === step.id)
     const taken = reading?.takes.filter(({ kind }) => kind === 'line').sort((a, b) => b.massG - a.massG)[0]

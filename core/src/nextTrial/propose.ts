@@ -54,6 +54,8 @@ const SAFE_CHANGES = 2
 const DOUBT = 0.7
 /** Each thing that is changed costs so much of what is gained: one lever at a time. @source one lever per trial, originals page; practice */
 const CHANGE_COST = 0.012
+/** And so much for each usual change of a knob that it is moved by: what is near is better known. Practice. */
+const SIZE_COST = 0.03
 
 function normals(count: number, seed: number): Float64Array {
   const random = randomFrom(seed)
@@ -170,7 +172,7 @@ export function nextTrials(ask: NextAsk, bench: Bench): NextTrials {
       gain += Math.max(0, best - value) / DRAWS
       if (value < best) nearer += 1 / DRAWS
     })
-    const cost = CHANGE_COST * candidate.moved.length
+    const cost = costOf(candidate, problem)
     const most = counted.map(({ weight }, index) => weight * (sds[index] ?? 0))
     const widest = most.indexOf(Math.max(...most))
     return {
@@ -184,8 +186,7 @@ export function nextTrials(ask: NextAsk, bench: Bench): NextTrials {
   })
   const safe = bestBy(
     judged.filter(({ candidate }) => candidate.moved.length <= SAFE_CHANGES),
-    ({ mean, sd, candidate }) =>
-      best - mean - DOUBT * Math.max(0, sd - 0.1) - CHANGE_COST * candidate.moved.length,
+    ({ mean, sd, candidate }) => best - mean - DOUBT * Math.max(0, sd - 0.1) - costOf(candidate, problem),
   )
   const bold = bestBy(
     judged.filter((one) => safe === null || !isAlike(one.candidate, safe.candidate, problem)),
@@ -241,6 +242,15 @@ function bestBy(all: readonly Judged[], goodness: (one: Judged) => number): Judg
   for (const one of all) if (best === null || goodness(one) > goodness(best)) best = one
   return best
 }
+
+/** What it costs to change so much. */
+const costOf = ({ x, moved }: Candidate, { knobs }: Problem): number =>
+  moved.reduce((sum, at) => {
+    const knob = knobs[at]
+    return knob === undefined
+      ? sum
+      : sum + CHANGE_COST + (SIZE_COST * Math.abs((x[at] ?? knob.now) - knob.now)) / knob.scale
+  }, 0)
 
 /** Two candidates that differ by less than a fifth of a usual change in everything are one. */
 const isAlike = (a: Candidate, b: Candidate, { knobs }: Problem): boolean =>

@@ -55,9 +55,10 @@ const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('./DishLayout')).DishLayout }),
             errorElement: <RouteError />,
             children: [
-              ...STAGES.flatMap(({ id, load }) =>
-                load === null ? [] : [{ path: id, lazy: async () => ({ Component: await load() }) }],
-              ),
+              ...STAGES.map(({ id, load }) => ({
+                path: id,
+                lazy: async () => ({ Component: await load() }),
+              })),
               { path: '*', element: <NotFound /> },
             ],
           },

@@ -24,7 +24,7 @@ function Search({ onClose }: { onClose: () => void }) {
     onClose()
     void navigate(path)
   }
-  const stages = dishId === null ? [] : STAGES.filter(({ load }) => load !== null)
+  const stages = dishId === null ? [] : STAGES
   return (
     <Finder
       label="Find anything"

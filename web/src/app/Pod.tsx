@@ -5,7 +5,7 @@ import { useAssessed, useOpenDish } from '../store'
 import { STAGES } from './stages'
 
 const SEED =
-  'relative grid min-h-[54px] w-[54px] place-items-center rounded-[26px] text-[12.5px] font-semibold max-md:min-h-[50px] max-md:w-auto max-md:flex-1 max-md:text-[11.5px]'
+  'relative grid min-h-[54px] w-[54px] place-items-center rounded-[26px] text-[12.5px] font-semibold max-md:min-h-[50px] max-md:w-auto max-md:flex-1 max-md:text-[11.5px] max-sm:text-[10.5px] max-sm:tracking-tight'
 
 const Mark = ({ className }: { className: string }) => (
   <i aria-hidden="true" className={clsx('seed-shape mx-auto mb-1 block h-3.5 w-5', className)} />
@@ -26,7 +26,7 @@ function useReadiness(): ReadonlySet<string> {
 
 const PLACE = ({ isActive }: { isActive: boolean }): string =>
   clsx(
-    'rounded-full px-2 py-1 text-[12.5px] no-underline hover:text-ink',
+    'rounded-full px-2 py-1 text-[12.5px] no-underline hover:text-ink max-sm:px-1 max-sm:text-[11px]',
     isActive ? 'bg-paper font-semibold text-aubergine' : 'text-ink-2',
   )
 
@@ -46,9 +46,9 @@ export function Pod({ onKeys }: { onKeys: () => void }) {
         frijol
       </NavLink>
       <ol className="m-0 flex w-16 flex-1 list-none flex-col items-center justify-between rounded-[32px] bg-mung-soft py-2 ps-0 shadow-[inset_0_0_0_1.5px_var(--color-mung-line)] max-md:w-auto max-md:flex-row max-md:px-1 max-md:py-0.5">
-        {STAGES.map(({ id, label, load }) => (
-          <li key={id} className={clsx('max-md:flex max-md:flex-1', load === null && 'max-md:hidden')}>
-            {dishId !== null && load !== null ? (
+        {STAGES.map(({ id, label }) => (
+          <li key={id} className="max-md:flex max-md:flex-1">
+            {dishId !== null ? (
               <NavLink
                 to={`/dish/${dishId}/${id}`}
                 className={({ isActive }) =>
@@ -72,16 +72,11 @@ export function Pod({ onKeys }: { onKeys: () => void }) {
                 )}
               </NavLink>
             ) : (
-              <span
-                className={clsx(SEED, 'text-center text-mung-deep')}
-                title={load !== null ? 'Open a dish first' : 'Comes in a later version'}
-              >
+              <span className={clsx(SEED, 'text-center text-mung-deep')} title="Open a dish first">
                 <span>
                   <Mark className="bg-transparent shadow-[inset_0_0_0_1.5px_var(--color-mung-line)]" />
                   {label}
-                  <span className="sr-only">
-                    {load !== null ? ', open a dish first' : ', not in this version'}
-                  </span>
+                  <span className="sr-only">, open a dish first</span>
                 </span>
               </span>
             )}

@@ -2,7 +2,7 @@ import { clsx } from 'clsx'
 import { lazy, Suspense, useEffect, useState } from 'react'
 import { Outlet, useLocation, useNavigate } from 'react-router'
 import { closeDish, useOpenDish } from '../store'
-import { isSheetOpen, isTyping, setSingleKeys, Sheet, toast, useShortcut, useSingleKeys } from '../ui'
+import { isSheetOpen, isTyping, setSingleKeys, Sheet, useShortcut, useSingleKeys } from '../ui'
 import { Pod } from './Pod'
 import { SaveBar, useScreenDocument } from './SaveBar'
 import { STAGES, stageOf } from './stages'
@@ -54,8 +54,7 @@ export function Shell() {
       const stage = STAGES[Number(event.code.at(-1)) - 1]
       if (stage === undefined) return
       event.preventDefault()
-      if (stage.load !== null) void navigate(`/dish/${dishId}/${stage.id}`)
-      else toast(`${stage.label} comes in a later version.`)
+      void navigate(`/dish/${dishId}/${stage.id}`)
     }
     document.addEventListener('keydown', pressed)
     return () => document.removeEventListener('keydown', pressed)

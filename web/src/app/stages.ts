@@ -4,8 +4,8 @@ import type { ComponentType } from 'react'
 export interface StageEntry {
   id: string
   label: string
-  /** Fetches its screen; null for the stages that later versions bring: they are shown, and lead nowhere yet. */
-  load: (() => Promise<ComponentType>) | null
+  /** Fetches its screen. */
+  load: () => Promise<ComponentType>
   /** Whether it shows one part at a time. */
   isOfPart: boolean
   /** Whether the counter with the totals stays under it. */
@@ -15,7 +15,6 @@ export interface StageEntry {
 }
 
 const plain = { isOfPart: false, hasCounter: false } as const
-const later = { ...plain, load: null, isReady: () => false } as const
 
 /** The loop, in the order in which people work. Everything that a stage needs of the frame stands here. */
 export const STAGES: readonly StageEntry[] = [
@@ -60,7 +59,14 @@ export const STAGES: readonly StageEntry[] = [
     isReady: ({ parts }, assessment) =>
       assessment.cookedMassG > 0 && parts.some(({ originalId }) => originalId !== null),
   },
-  { ...later, id: 'learn', label: 'Learn' },
+  {
+    id: 'learn',
+    label: 'Learn',
+    load: async () => (await import('../stages/learn')).LearnStage,
+    isOfPart: true,
+    hasCounter: false,
+    isReady: (dish) => dish.trial.number > 1,
+  },
   {
     ...plain,
     id: 'share',

@@ -1,2 +1,3 @@
+export { BroughtBack } from './BroughtBack'
 export { FindingRow } from './FindingRow'
 export { FindingsCard } from './FindingsCard'

@@ -57,7 +57,7 @@ export {
   useShelf,
   useShelved,
 } from './shelf'
-export { keepTrial, useTrials, useWorked } from './trials'
+export { keepTrial, useTrials, useWorked, useWorkedAll } from './trials'
 export { type BadRow as DamagedEntry, isPersisted } from '../data'
 export { holdTab, newId } from './ids'
 export { askWhy, useWhy } from './why'
@@ -69,4 +69,5 @@ export { isRecipeFile } from '../workers'
 export { showProposal, useProposal } from './proposal'
 export { type DocumentDoor, useDayDoor, useTastingDoor } from './documentDoor'
 export { isCooked, takeProposal, type Tuning, useTaken, useTuning, withoutChanges } from './tuning'
+export { forgetIdea, keepIdea, useBroughtBack } from './ideas'
 export { takeBackTurnDown, turnDown, useConversion, useSwaps } from './swapping'

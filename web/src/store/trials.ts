@@ -26,6 +26,24 @@ export function useWorked(dish: Dish | null, trial: Trial | null): Worked | null
   }, [engine, library, kitchen, dish, trial])
 }
 
+/** Several trials of a dish, and the formula in work where it is asked for, with what each comes to; in the order of their numbers. */
+export function useWorkedAll(
+  dish: Dish,
+  trials: readonly Trial[],
+  withNow: boolean,
+): readonly { readonly key: string; readonly worked: Worked }[] | null {
+  const { engine, library, kitchen } = useKitchenStore()
+  return useMemo(() => {
+    if (engine === null || library === null) return null
+    const all = trials.map((trial) => ({ key: trial.id, shown: dishOfTrial(dish, trial) }))
+    if (withNow) all.push({ key: 'now', shown: dish })
+    return all.map(({ key, shown }) => ({
+      key,
+      worked: { dish: shown, assessment: engine.assess(shown, library, kitchen) },
+    }))
+  }, [engine, library, kitchen, dish, trials, withNow])
+}
+
 /**
  * Keeps the formula as a made or set-aside trial, frozen, and goes on as the next one. Trial and dish are saved
  * together; undo takes both back.

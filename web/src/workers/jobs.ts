@@ -1,6 +1,11 @@
 import { type DayAsk, type DayPlan, planDay, replan, type Replanned } from '@frijol/core/day'
+import { diagnose, type DiagnoseAsk, type Diagnosis } from '@frijol/core/diagnosis'
+import { entriesOf, type Entry, NOW, type VineEntry, vineOf } from '@frijol/core/history'
 import { indexFoods } from '@frijol/core/measure'
-import type { CookSession, Dish, Kitchen } from '@frijol/core/model'
+import type { CookSession, Dish, Kitchen, Trial } from '@frijol/core/model'
+import { type NextTrials, nextTrials } from '@frijol/core/nextTrial'
+import { assess } from '@frijol/core/assess'
+import { asMadeDish, tastedOfTrial } from '@frijol/core/history'
 import { ownWordsOf, readRecipeMethod, stepFrom } from '@frijol/core/reading'
 import type { Ingredient } from '@frijol/core/model'
 import { PlanFault } from '@frijol/core/schedule'
@@ -61,6 +66,40 @@ export interface ReplanInput {
   readonly kitchen: Kitchen
   readonly nowMs: number
 }
+
+export interface VineInput {
+  readonly dish: Dish
+  readonly trials: readonly Trial[]
+  /** The formula in work alone, beside the trial that it came from. */
+  readonly onlyNow: boolean
+  readonly kitchen: Kitchen
+  readonly own: readonly Ingredient[]
+}
+
+export interface DiagnoseInput {
+  readonly ask: DiagnoseAsk
+  readonly kitchen: Kitchen
+  readonly own: readonly Ingredient[]
+}
+
+export interface NextInput {
+  /** The formula to go on from. */
+  readonly dish: Dish
+  readonly partId: string
+  readonly trials: readonly Trial[]
+  readonly kitchen: Kitchen
+  readonly own: readonly Ingredient[]
+}
+
+/** What next trials come to, or why none can be looked for. */
+export type NextResult =
+  | { readonly ok: true; readonly next: NextTrials }
+  | { readonly ok: false; readonly message: string; readonly hint: string }
+
+/** The latest trials tell enough. */
+const MOST_TRIED = 24
+/** So many trials are told at once. */
+const VINE_BATCH = 12
 
 /** The library as the person has it, in the worker. */
 async function libraryOf(kitchen: Kitchen, own: readonly Ingredient[]) {
@@ -136,6 +175,56 @@ export const JOBS = {
     } catch (error) {
       if (error instanceof PlanFault)
         return Promise.resolve({ ok: false, message: error.message, hint: error.hint })
+      throw error
+    }
+  },
+  vine: async (
+    { dish, trials, onlyNow, kitchen, own }: VineInput,
+    onSome: (some: readonly VineEntry[]) => void,
+  ): Promise<readonly VineEntry[]> => {
+    const library = await libraryOf(kitchen, own)
+    const entries: readonly Entry[] = entriesOf(dish, trials)
+    const all: VineEntry[] = []
+    let told = 0
+    for (const entry of vineOf(
+      entries,
+      { library, kitchen },
+      onlyNow ? (one) => one.key === NOW : (one) => one.key !== NOW,
+    )) {
+      all.push(entry)
+      if (all.length - told < VINE_BATCH) continue
+      onSome(all.slice(told))
+      told = all.length
+    }
+    return all
+  },
+  diagnose: async (
+    { ask, kitchen, own }: DiagnoseInput,
+    onProgress: () => void,
+  ): Promise<Diagnosis | null> => {
+    const library = await libraryOf(kitchen, own)
+    onProgress()
+    return diagnose(ask, { library, kitchen })
+  },
+  nextTrials: async (
+    { dish, partId, trials, kitchen, own }: NextInput,
+    onProgress: () => void,
+  ): Promise<NextResult> => {
+    const library = await libraryOf(kitchen, own)
+    onProgress()
+    const name = dish.parts.find(({ id }) => id === partId)?.name
+    const tried = trials.slice(-MOST_TRIED).flatMap(({ number, asMade, ...trial }) => {
+      const made = asMadeDish({ ...dish, parts: trial.parts }, asMade)
+      const reading = assess(made, library, kitchen).parts.find(
+        (part) => part.partId === partId || part.name === name,
+      )
+      if (reading === undefined) return []
+      return [{ number, reading, tasted: tastedOfTrial(kitchen.tasted, dish.id, number, reading) }]
+    })
+    try {
+      return { ok: true, next: nextTrials({ dish, partId, tried, seed: 1 }, { library, kitchen }) }
+    } catch (error) {
+      if (error instanceof TuneFault) return { ok: false, message: error.message, hint: error.hint }
       throw error
     }
   },

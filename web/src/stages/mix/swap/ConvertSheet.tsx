@@ -2,6 +2,7 @@ import { foodPhrase } from '@frijol/core/measure'
 import type { Converted, Toward } from '@frijol/core/swap'
 import { useState } from 'react'
 import { isCooked, takeProposal, useConversion, useDish, useLibrary } from '../../../store'
+import { BroughtBack } from '../../../findings'
 import { Button, Chip, Sheet, toast } from '../../../ui'
 import { conversionWords, partsWords, TOWARD_KINDS } from './words'
 import { KindChips } from './KindChips'
@@ -98,6 +99,7 @@ function Changes({ converted: { swaps, left, dish }, asked }: { converted: Conve
           Nothing stands in for {left.map(({ name }) => name).join(', ')}: take it out, or write what you use.
         </p>
       )}
+      <BroughtBack proposed={last ?? null} />
       {last !== undefined && (
         <div className="flex flex-wrap gap-1.5">
           {last.parts.flatMap(({ partId, name, distance }) =>

@@ -13,6 +13,7 @@ import {
   useLibrary,
   useSwaps,
 } from '../../../store'
+import { BroughtBack } from '../../../findings'
 import { Button, Chip, Choice, Sheet, Tag, TextInput, toast } from '../../../ui'
 import { askSwap, useSwapping } from './open'
 import { differenceWords, fitWord, MATCH_NAMES, partsWords } from './words'
@@ -166,6 +167,7 @@ function Candidate({ proposal, isFirst, isCookedNow, onTake }: CandidateProps) {
           {isCookedNow ? 'Put it in as the next trial' : 'Put it in'}
         </Button>
       </div>
+      <BroughtBack proposed={proposal.assessment} />
       {process.length > 0 && <p className="m-0 mt-1 text-sm">{process.join(' ')}</p>}
       <div className="mt-1.5 flex flex-wrap gap-1.5">
         {allergens.spares.filter(isListed).map((id) => (

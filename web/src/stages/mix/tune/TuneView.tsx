@@ -13,6 +13,7 @@ import {
   useTuning,
   withGrams,
 } from '../../../store'
+import { BroughtBack } from '../../../findings'
 import { Button, Card, CardTitle, Choice, HeaderActions, toast } from '../../../ui'
 import { AnswersTable } from './AnswersTable'
 import { Held } from './Held'
@@ -115,6 +116,9 @@ export function TuneView({ part, reading, onClose }: TuneViewProps) {
             ask={ask}
           />
         )}
+        <div className="px-3.5 empty:hidden">
+          <BroughtBack proposed={taken?.assessment ?? null} />
+        </div>
         {tuning.tuned !== null && <HoldsBack tuned={tuning.tuned} />}
       </Card>
       <div className="grid gap-3">

@@ -1,0 +1,1 @@
+export { LearnStage } from './LearnStage'

@@ -1,0 +1,51 @@
+import type { Diagnosis, Met } from '@frijol/core/diagnosis'
+import type { Dish, Trial } from '@frijol/core/model'
+import { useMemo } from 'react'
+import { runJob } from '../../workers'
+import type { NextResult } from '../../workers/jobs'
+import { type Aside, useAside } from '../aside'
+import { useKitchenStore } from '../kitchen'
+
+interface DiagnosisQuestion {
+  readonly dish: Dish
+  readonly asMade: Trial['asMade']
+  readonly parent: { readonly dish: Dish; readonly asMade: Trial['asMade']; readonly number: number } | null
+  readonly partId: string
+  readonly met: readonly Met[]
+}
+const lookForCauses = (ask: DiagnosisQuestion, signal: AbortSignal): Promise<Diagnosis | null> => {
+  const { kitchen, own } = useKitchenStore.getState()
+  return runJob('diagnose', { ask, kitchen, own }, { signal })
+}
+
+/** What went wrong in a part of a trial; null while nothing is said of it. Everything in it is kept by the caller. */
+export function useDiagnosis(question: DiagnosisQuestion | null): Aside<Diagnosis | null> {
+  return useAside(question, lookForCauses)
+}
+export type { DiagnosisQuestion }
+
+interface NextQuestion {
+  readonly dish: Dish
+  readonly partId: string
+  readonly trials: readonly Trial[]
+}
+const lookForNext = ({ dish, partId, trials }: NextQuestion, signal: AbortSignal): Promise<NextResult> => {
+  const { kitchen, own } = useKitchenStore.getState()
+  return runJob('nextTrials', { dish, partId, trials, kitchen, own }, { signal })
+}
+
+/** What to make next, from a formula on; worked out beside the screen. */
+export function useNextTrials(
+  dish: Dish,
+  partId: string,
+  trials: readonly Trial[],
+  isAsked: boolean,
+): Aside<NextResult> {
+  const kitchen = useKitchenStore((state) => state.kitchen)
+  const question = useMemo(
+    // What was tasted is asked of the kitchen: a tasting asks anew.
+    () => (isAsked ? { dish, partId, trials, kitchen } : null),
+    [dish, partId, trials, kitchen, isAsked],
+  )
+  return useAside<NextQuestion, NextResult>(question, lookForNext)
+}
