@@ -74,6 +74,7 @@ const allowed = {
   ],
   history: ['model', 'measure', 'reading', 'assess', 'ideas'],
   nextTrial: ['model', 'measure', 'texture', 'assess', 'history', 'experiment', 'tune', 'chance'],
+  series: ['model', 'measure', 'composition', 'assess', 'history', 'experiment', 'chance', 'statistics'],
   diagnosis: ['model', 'measure', 'texture', 'assess', 'history'],
   swap: ['model', 'measure', 'composition', 'reading', 'program', 'process', 'texture', 'rules', 'assess'],
   interchange: ['model', 'measure', 'composition'],

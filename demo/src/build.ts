@@ -82,6 +82,7 @@ const dishOf = (written: WrittenDish): Dish => ({
   parts: partsOf(written.id, written.current),
   written: [],
   settled: [],
+  series: [],
   extra: {},
 })
 

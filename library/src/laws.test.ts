@@ -258,6 +258,7 @@ const worksDish = (part: Part): Dish => ({
   parts: [part],
   written: [],
   settled: [],
+    series: [],
   extra: {},
 })
 

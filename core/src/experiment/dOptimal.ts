@@ -32,8 +32,18 @@ export function dOptimal(
   starts = 30,
 ): Exchange {
   const terms = termsOf(candidates[0]?.length ?? 0, model)
-  const rows = candidates.map((point) => termValues(point, terms))
+  return exchanged(
+    candidates.map((point) => termValues(point, terms)),
+    n,
+    seed,
+    starts,
+  )
+}
+
+/** The same on rows of term values, for any model that is linear in its terms. */
+export function exchanged(rows: readonly (readonly number[])[], n: number, seed = 1, starts = 30): Exchange {
   const chance = randomFrom(seed)
+  const p = rows[0]?.length ?? 0
   const valueOf = (runs: readonly number[]) => logDetOf(runs.map((run) => rows[run] ?? []))
   let best: { runs: readonly number[]; value: number } = { runs: [], value: Number.NEGATIVE_INFINITY }
   for (let start = 0; start < starts; start += 1) {
@@ -54,5 +64,5 @@ export function dOptimal(
     }
     if (value > best.value) best = { runs: runs.toSorted((a, b) => a - b), value }
   }
-  return { runs: best.runs, logDet: Number.isFinite(best.value) ? best.value : null, p: terms.length }
+  return { runs: best.runs, logDet: Number.isFinite(best.value) ? best.value : null, p }
 }

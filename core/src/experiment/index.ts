@@ -10,7 +10,7 @@ export {
   type UnknownNoise,
 } from './bayes'
 export { desirabilityOf, overallDesirability, type Wanted } from './desirability'
-export { dOptimal, type Exchange } from './dOptimal'
+export { dOptimal, type Exchange, exchanged } from './dOptimal'
 export { type Fraction, fraction } from './factorial'
 export {
   type ControlDifference,
@@ -19,6 +19,7 @@ export {
   fitBlocked,
   fitCrossed,
   fitMixture,
+  fitRows,
   type Fitted,
   type NoFit,
   type Prediction,

@@ -38,5 +38,6 @@ export const blankDish = (id: string, name: string, now: string): Dish => ({
   parts: [blankPart(`${id}-p1`, 'Main')],
   written: [],
   settled: [],
+  series: [],
   extra: {},
 })

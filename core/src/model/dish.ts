@@ -3,6 +3,7 @@ import { Amount, OpenAmount } from './amount'
 import { AlsoServed, Moved, nothingMoved } from './goal'
 import { EquipmentKind, Step, Way } from './method'
 import { FamilyId } from './original'
+import { Series } from './series'
 import { Written } from './written'
 
 const id = z.string().min(1).max(64)
@@ -117,6 +118,8 @@ export const Dish = z.strictObject({
   /** The method as it was written, where it came as a whole; absent in documents of the first shape. */
   written: z.array(Written).max(600).default([]),
   settled: z.array(Settled).max(500),
+  /** Designed series of its batches; absent in older documents. */
+  series: z.array(Series).max(40).default([]),
   /** Fields of an imported file that Frijol does not use: kept and written back. */
   extra: z.record(z.string(), z.json()),
 })

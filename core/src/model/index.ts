@@ -123,4 +123,5 @@ export { AttributeId, ATTRIBUTES, FamilyId, FAMILIES, Original } from './origina
 export { type MethodEntry, methodEntries, type PlacedStep, stepsInOrder } from './methodEntries'
 export { Written } from './written'
 export { fail, type Issue, ok, type Result } from './result'
+export { Series, SeriesFactor, SeriesGoal, SeriesRun } from './series'
 export { SWAP_BASES, type SwapBasis, type SwapRow } from './swap'
