@@ -16,6 +16,7 @@ import { stepFrom } from '@frijol/core/reading'
 import { resultOf, tastedOf } from '@frijol/core/sensory'
 import { library } from '@frijol/library'
 import { ideas } from './ideas'
+import { sauceSeries } from './series'
 import { menu } from './menu'
 import { panel, tastingsOf } from './tastings'
 import { current, packs, prices, trials } from './moussaka'
@@ -101,6 +102,7 @@ const plain = dishOf({
 })
 const moussaka: Dish = {
   ...plain,
+  series: [sauceSeries(plain, assess(plain, library, kitchen))],
   aim: { ...plain.aim, limits: { ...plain.aim.limits, proteinGMin: 16, costMax: 1.6 } },
 }
 

@@ -1,5 +1,5 @@
 import { randomFrom } from '../chance'
-import { desirabilityOf, type Fit, fitRows, overallDesirability } from '../experiment'
+import { desirabilityOf, type Fit, fitRows, type NoFit, overallDesirability } from '../experiment'
 import { type AttributeId, type Series, type SeriesRun } from '../model'
 import { centreOf, coordinates, isInside, placesOf, type Setting, termsFor, termValue } from './space'
 
@@ -61,7 +61,16 @@ function fitted(series: Series, attribute: AttributeId, at: readonly Setting[]) 
   const p = termsFor(series).length
   const isBlocked = days.length > 1 && known.length - p - (days.length - 1) >= SPARE
   const model = modelOf(series, isBlocked ? days : [])
-  const fit = fitRows(
+  const nothing: NoFit = {
+    termNames: model.names,
+    n: 0,
+    p: model.names.length,
+    rank: 0,
+    coefficients: null,
+    status: 'singular',
+  }
+  if (known.length === 0) return { known, isBlocked, model, fit: nothing as Fit }
+  const fit: Fit = fitRows(
     model.names,
     known.map(({ run }) => model.row(run.setting, run.day)),
     known.map(({ y }) => y),

@@ -126,6 +126,8 @@ export const settingWords = (
   factors
     .map(({ kind, name }, at) => {
       const value = setting[at] ?? 0
-      return `${name} ${kind === 'share' ? `${round(value * variableG)} g` : kind === 'grams' ? `${round(value)} g` : kind === 'minutes' ? `${round(value)} min` : `${round(value)} °C`}`
+      const said = name.charAt(0).toLowerCase() + name.slice(1)
+      if (kind === 'share') return `${said} ${round(value * variableG)} g`
+      return `${said} ${round(value)} ${kind === 'grams' ? 'g' : kind === 'minutes' ? 'min' : '°C'}`
     })
     .join(', ')

@@ -248,6 +248,13 @@ describe('what the runs say', () => {
     expect(inside / all).toBeGreaterThan(0.85)
   })
 
+  it('says so while nothing is scored', () => {
+    expect(analyse(series, 'chewiness').words).toEqual([
+      '0 scored runs for 6 terms: too few. Score more of them.',
+    ])
+    expect(bestGuess(series)).toBeNull()
+  })
+
   it('says honestly what may be made of it', () => {
     const few = {
       ...series,

@@ -1,4 +1,4 @@
-import { BarChart as BarSeries, LineChart as LineSeries, ScatterChart } from 'echarts/charts'
+import { BarChart as BarSeries, CustomChart, LineChart as LineSeries, ScatterChart } from 'echarts/charts'
 import { GridComponent, LegendComponent, MarkLineComponent } from 'echarts/components'
 import { type EChartsCoreOption, init, use as register } from 'echarts/core'
 import { LabelLayout } from 'echarts/features'
@@ -6,6 +6,7 @@ import { SVGRenderer } from 'echarts/renderers'
 
 register([
   BarSeries,
+  CustomChart,
   LineSeries,
   ScatterChart,
   GridComponent,

@@ -91,6 +91,13 @@ const Figure = ({ figure: { value, unit, gap } }: { figure: ComparedFigure }) =>
   </>
 )
 
+/** What is wider than a narrow screen moves sideways in its place, by touch or by keys. */
+const Wide = ({ label, children }: { label: string; children: ReactNode }) => (
+  <div className="overflow-x-auto" role="group" tabIndex={0} aria-label={`${label}, table`}>
+    {children}
+  </div>
+)
+
 /** Widths of the columns, by how many there are beside the label. */
 const Columns = ({ count, hasChange }: { count: number; hasChange: boolean }) => (
   <colgroup>
@@ -156,33 +163,35 @@ function Rows<T>({ title, rows, names, hasParts, show, change }: RowsProps<T>) {
         )}
       </h3>
       {shown.length > 0 && (
-        <table className="w-full table-fixed border-collapse text-sm">
-          <Columns count={names.length} hasChange={told !== undefined} />
-          <Head names={names} last={told === undefined ? null : 'change'} />
-          <tbody>
-            {shown.map(({ part, label, values, isSame }, at) => (
-              <tr
-                key={`${part ?? ''} ${label} ${at}`}
-                className={clsx('border-t border-line/70 align-top', isSame && 'text-ink-2')}
-              >
-                <th scope="row" className="py-1 pr-3 text-left font-normal">
-                  {label}
-                  {hasParts && part !== null && <span className="block text-xs text-ink-2">{part}</span>}
-                </th>
-                {values.map((value, column) => (
-                  <td key={column} className="py-1 pr-3">
-                    {value === null ? '–' : show(value)}
-                  </td>
-                ))}
-                {told !== undefined && (
-                  <td className="py-1 text-right font-semibold whitespace-nowrap">
-                    {isSame ? '' : told(values[0] ?? null, values[1] ?? null)}
-                  </td>
-                )}
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <Wide label={title}>
+          <table className="w-full min-w-130 table-fixed border-collapse text-sm">
+            <Columns count={names.length} hasChange={told !== undefined} />
+            <Head names={names} last={told === undefined ? null : 'change'} />
+            <tbody>
+              {shown.map(({ part, label, values, isSame }, at) => (
+                <tr
+                  key={`${part ?? ''} ${label} ${at}`}
+                  className={clsx('border-t border-line/70 align-top', isSame && 'text-ink-2')}
+                >
+                  <th scope="row" className="py-1 pr-3 text-left font-normal">
+                    {label}
+                    {hasParts && part !== null && <span className="block text-xs text-ink-2">{part}</span>}
+                  </th>
+                  {values.map((value, column) => (
+                    <td key={column} className="py-1 pr-3">
+                      {value === null ? '–' : show(value)}
+                    </td>
+                  ))}
+                  {told !== undefined && (
+                    <td className="py-1 text-right font-semibold whitespace-nowrap">
+                      {isSame ? '' : told(values[0] ?? null, values[1] ?? null)}
+                    </td>
+                  )}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </Wide>
       )}
     </section>
   )
@@ -198,23 +207,25 @@ const Record = ({
 }) => (
   <section aria-label="Record compared">
     <h3 className="m-0 mb-1 text-[15px]">Record</h3>
-    <table className="w-full table-fixed border-collapse text-sm">
-      <Columns count={names.length} hasChange={false} />
-      <Head names={names} last={null} />
-      <tbody>
-        {rows.map(({ label, values }) => (
-          <tr key={label} className="border-t border-line/70 align-top">
-            <th scope="row" className="py-1 pr-3 text-left font-normal">
-              {label}
-            </th>
-            {values.map((value, at) => (
-              <td key={at} className="py-1 pr-3">
-                {value === null || value === '' ? '–' : value}
-              </td>
-            ))}
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <Wide label="Record">
+      <table className="w-full min-w-130 table-fixed border-collapse text-sm">
+        <Columns count={names.length} hasChange={false} />
+        <Head names={names} last={null} />
+        <tbody>
+          {rows.map(({ label, values }) => (
+            <tr key={label} className="border-t border-line/70 align-top">
+              <th scope="row" className="py-1 pr-3 text-left font-normal">
+                {label}
+              </th>
+              {values.map((value, at) => (
+                <td key={at} className="py-1 pr-3">
+                  {value === null || value === '' ? '–' : value}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Wide>
   </section>
 )

@@ -1,6 +1,6 @@
 import { NOW } from '@frijol/core/history'
 import type { Dish, Part, Trial } from '@frijol/core/model'
-import { useMemo, useState } from 'react'
+import { lazy, Suspense, useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import { useDish, useTrials } from '../../store'
 import { useNextTrials, useVine } from '../../store/learn'
@@ -13,6 +13,8 @@ import { SideBySide } from './SideBySide'
 import { StoryView } from './StoryView'
 import { TrialCard } from './TrialCard'
 import { Vine } from './Vine'
+
+const SeriesView = lazy(async () => ({ default: (await import('./series')).SeriesView }))
 
 /** Learn: what did that change do, what went wrong, what next? */
 export function LearnStage() {
@@ -111,6 +113,18 @@ function Learning({ dish, part, trials, show, chosen: asked, set }: LearningProp
         onClose={() => set('show', null)}
       />
     )
+  if (show === 'series')
+    return (
+      <Suspense
+        fallback={
+          <p role="status" className="text-ink-2">
+            Setting out …
+          </p>
+        }
+      >
+        <SeriesView key={part.id} dish={dish} part={part} trials={trials} onClose={() => set('show', null)} />
+      </Suspense>
+    )
   const entry = vine.entries.find((one) => one.key === chosen) ?? null
   return (
     <>
@@ -118,6 +132,7 @@ function Learning({ dish, part, trials, show, chosen: asked, set }: LearningProp
         <Button disabled={trials.length === 0} onClick={() => set('show', 'beside')}>
           Lay side by side
         </Button>
+        <Button onClick={() => set('show', 'series')}>Series</Button>
         <Button onClick={() => set('show', 'story')}>As a story</Button>
       </HeaderActions>
       {dish.parts.length > 1 && (

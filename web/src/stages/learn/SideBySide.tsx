@@ -56,10 +56,11 @@ export function SideBySide({ dish, trials, part, entries, first, onClose }: Side
           : [...chosen.slice(1), key],
     )
   return (
-    <Card aria-label="Trials side by side" className="p-4">
+    <Card aria-label="Trials side by side" className="min-w-0 p-4">
       <HeaderActions>
         <Button onClick={onClose}>Back to the vine</Button>
       </HeaderActions>
+      <h2 className="sr-only">Trials side by side</h2>
       <div
         role="group"
         aria-label="Trials to lay side by side, two to four"

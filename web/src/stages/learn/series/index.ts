@@ -1,0 +1,1 @@
+export { SeriesView } from './SeriesView'
