@@ -16,6 +16,6 @@ if (!process.argv.includes('--core')) {
   ensureBrowser()
   if (run(process.execPath, [bin('vite/bin/vite.js'), 'build', 'web', '--logLevel', 'warn']) !== 0)
     die('The build failed.')
-  for (const script of ['browser', 'documents', 'tuning'])
+  for (const script of ['browser', 'documents', 'tuning', 'learn'])
     if (run(process.execPath, [`scripts/bench/${script}.mjs`]) !== 0) die('The browser bench failed.')
 }

@@ -135,6 +135,17 @@ export function tastedDistance(part: PartAssessment, tasted: TastedValues): Dist
     : { value: sum / known, sd: Math.sqrt(variance) / known }
 }
 
+/** Where tasters put a part outside of its original's bands, points; below 0 = too low. */
+export const tastedGaps = (
+  part: PartAssessment,
+  tasted: TastedValues,
+): { readonly attribute: AttributeId; readonly gap: number }[] =>
+  part.attributes.flatMap(({ id, target }) => {
+    const one = tasted.get(id)
+    const gap = one === undefined ? 0 : gapTo(one.value, target)
+    return gap === 0 ? [] : [{ attribute: id, gap }]
+  })
+
 /** How far a part is from its original by the model, with how sure that is. An attribute deep in its band adds little. */
 export function predictedDistance({ distance, attributes }: PartAssessment): Distance | null {
   if (distance === null) return null

@@ -9,6 +9,7 @@ import {
   predictedEffects,
   tastedDistance,
   tastedEffects,
+  tastedGaps,
   tastedOfTrial,
 } from './effects'
 import { type Entry, type WorkedEntry, workedEntry } from './entry'
@@ -26,6 +27,8 @@ export interface PartPoint {
   readonly changes: readonly Change[]
   readonly effects: readonly Effect[]
   readonly tastedEffects: readonly Effect[]
+  /** Where tasters put it outside of its original's bands. */
+  readonly tastedGaps: ReturnType<typeof tastedGaps>
   readonly cookedMassG: number
 }
 
@@ -90,6 +93,7 @@ function pointOf(
       was === undefined || parent === null
         ? []
         : tastedEffects(part, tastedOfTrial(tasted, dishId, parent.entry.number, was), said),
+    tastedGaps: tastedGaps(part, said),
     cookedMassG: part.cookedMassG,
   }
 }

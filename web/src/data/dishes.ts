@@ -199,17 +199,59 @@ export function trialsOf(rows: readonly unknown[]): ReadTrials {
   return { trials, bad }
 }
 
-const trialRows = (dishId: string): Promise<Trial[]> =>
-  database().trials.where('dishId').equals(dishId).sortBy('number')
+/** So many rows are handed over by the database at once: hundreds together would hold the page. */
+const ROWS_AT_ONCE = 32
+
+async function trialRows(dishId: string): Promise<Trial[]> {
+  const { trials } = database()
+  const keys = await trials.where('dishId').equals(dishId).primaryKeys()
+  const rows: Trial[] = []
+  for (let from = 0; from < keys.length; from += ROWS_AT_ONCE)
+    rows.push(
+      ...(await trials.bulkGet(keys.slice(from, from + ROWS_AT_ONCE))).filter((row) => row !== undefined),
+    )
+  return rows.sort((a, b) => a.number - b.number)
+}
 
 /** The kept trials of a dish by number, and rows that cannot be read. */
 export const readTrials = async (dishId: string): Promise<ReadTrials> => trialsOf(await trialRows(dishId))
 
+/** So many rows are checked before the page gets a breath. */
+const AT_ONCE = 8
+const breath = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0))
+
+/** The same, a few rows at a time; null where it is no longer wanted. */
+async function trialsInTurns(rows: readonly unknown[], isWanted: () => boolean): Promise<ReadTrials | null> {
+  const trials: Trial[] = []
+  const bad: BadRow[] = []
+  for (let from = 0; from < rows.length; from += AT_ONCE) {
+    if (from > 0) await breath()
+    if (!isWanted()) return null
+    const some = trialsOf(rows.slice(from, from + AT_ONCE))
+    trials.push(...some.trials)
+    bad.push(...some.bad)
+  }
+  return { trials, bad }
+}
+
 /** Calls back with the trials of a dish, now and after each change in any tab. Returns the way to stop. */
 export function watchTrials(dishId: string, onChange: (read: ReadTrials) => void): () => void {
+  let turn = 0
   const subscription = liveQuery(() => trialRows(dishId)).subscribe({
-    next: (rows) => onChange(trialsOf(rows)),
+    next: (rows) => {
+      turn += 1
+      const own = turn
+      trialsInTurns(rows, () => own === turn).then(
+        (read) => {
+          if (read !== null && own === turn) onChange(read)
+        },
+        (error: unknown) => console.error(error),
+      )
+    },
     error: (error: unknown) => console.error(error),
   })
-  return () => subscription.unsubscribe()
+  return () => {
+    turn += 1
+    subscription.unsubscribe()
+  }
 }

@@ -146,7 +146,7 @@ describe('changes of a method', () => {
 
   it('leave nothing weighed when the next trial starts', () => {
     run(method.weighStep(partNow().id, stepNow(0), 120))
-    run(commands.startNextTrial(4, 3))
+    run(commands.startNextTrial(7, 6))
     expect(stepNow(0).weighedG).toBeNull()
   })
 })
@@ -158,7 +158,7 @@ describe('weighings', () => {
     run(method.weighStep(partNow().id, stepNow(0), 120))
     const first = learned()[0]
     expect(learned()).toHaveLength(1)
-    expect(first).toMatchObject({ id: `${stepNow(0).id}@3`, operation: 'brown', vessel: 'pan-28' })
+    expect(first).toMatchObject({ id: `${stepNow(0).id}@6`, operation: 'brown', vessel: 'pan-28' })
     run(method.weighStep(partNow().id, stepNow(0), 135))
     expect(learned()).toHaveLength(1)
     expect(learned()[0]?.lnRatio).toBeLessThan(first?.lnRatio ?? 0)
@@ -177,10 +177,10 @@ describe('weighings', () => {
 
   it('stay when the trial is kept, and stand beside the next one’s', () => {
     run(method.weighStep(partNow().id, stepNow(0), 120))
-    run(commands.startNextTrial(4, 3))
+    run(commands.startNextTrial(7, 6))
     expect(learned()).toHaveLength(1)
     run(method.weighStep(partNow().id, stepNow(0), 130))
-    expect(learned().map(({ id }) => id.replace(/^.*@/, ''))).toEqual(['3', '4'])
+    expect(learned().map(({ id }) => id.replace(/^.*@/, ''))).toEqual(['6', '7'])
   })
 
   it('say nothing where the operation has no constant', () => {

@@ -26,22 +26,45 @@ export function useWorked(dish: Dish | null, trial: Trial | null): Worked | null
   }, [engine, library, kitchen, dish, trial])
 }
 
-/** Several trials of a dish, and the formula in work where it is asked for, with what each comes to; in the order of their numbers. */
+interface WorkedTrial {
+  readonly key: string
+  readonly worked: Worked
+}
+
+/**
+ * Several trials of a dish, and the formula in work where it is asked for, with what each comes to; in the order of
+ * their numbers. One is worked out a frame, so that no frame waits for all. null until all are there.
+ */
 export function useWorkedAll(
   dish: Dish,
   trials: readonly Trial[],
   withNow: boolean,
-): readonly { readonly key: string; readonly worked: Worked }[] | null {
+): readonly WorkedTrial[] | null {
   const { engine, library, kitchen } = useKitchenStore()
-  return useMemo(() => {
-    if (engine === null || library === null) return null
-    const all = trials.map((trial) => ({ key: trial.id, shown: dishOfTrial(dish, trial) }))
-    if (withNow) all.push({ key: 'now', shown: dish })
-    return all.map(({ key, shown }) => ({
-      key,
-      worked: { dish: shown, assessment: engine.assess(shown, library, kitchen) },
-    }))
+  const [done, setDone] = useState<{ dish: Dish; all: readonly WorkedTrial[] } | null>(null)
+  useEffect(() => {
+    if (engine === null || library === null) return
+    const shown = [
+      ...trials.map((trial) => ({ key: trial.id, shown: dishOfTrial(dish, trial) })),
+      ...(withNow ? [{ key: 'now', shown: dish }] : []),
+    ]
+    const all: WorkedTrial[] = []
+    let asked = requestAnimationFrame(function next() {
+      const one = shown[all.length]
+      if (one === undefined) {
+        setDone({ dish, all })
+        return
+      }
+      all.push({
+        key: one.key,
+        worked: { dish: one.shown, assessment: engine.assess(one.shown, library, kitchen) },
+      })
+      asked = requestAnimationFrame(next)
+    })
+    return () => cancelAnimationFrame(asked)
   }, [engine, library, kitchen, dish, trials, withNow])
+  // What was there before stays on the screen until the new ones are.
+  return done !== null && done.dish === dish ? done.all : null
 }
 
 /**

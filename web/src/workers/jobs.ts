@@ -22,6 +22,7 @@ import { tune, type TuneAsk, type Tuned, TuneFault, type TuneOptions } from '@fr
 import { libraryFrom, withOriginals, withOwn } from '@frijol/library/from'
 import wasmUrl from 'highs/runtime?url'
 import { nanoid } from 'nanoid'
+import { readTrials } from '../data/dishes'
 import { fetchLibrary } from '../data/fetchLibrary'
 import { importRecipes } from './importRecipes'
 import type { ImportReport, NamedFile, Report } from './recipeFiles'
@@ -69,9 +70,8 @@ export interface ReplanInput {
 
 export interface VineInput {
   readonly dish: Dish
-  readonly trials: readonly Trial[]
-  /** The formula in work alone, beside the trial that it came from. */
-  readonly onlyNow: boolean
+  /** The formula in work alone, beside the trial that it came from; null = all kept trials, read here. */
+  readonly nowFrom: readonly Trial[] | null
   readonly kitchen: Kitchen
   readonly own: readonly Ingredient[]
 }
@@ -96,8 +96,6 @@ export type NextResult =
   | { readonly ok: true; readonly next: NextTrials }
   | { readonly ok: false; readonly message: string; readonly hint: string }
 
-/** The latest trials tell enough. */
-const MOST_TRIED = 24
 /** So many trials are told at once. */
 const VINE_BATCH = 12
 
@@ -179,17 +177,18 @@ export const JOBS = {
     }
   },
   vine: async (
-    { dish, trials, onlyNow, kitchen, own }: VineInput,
+    { dish, nowFrom, kitchen, own }: VineInput,
     onSome: (some: readonly VineEntry[]) => void,
   ): Promise<readonly VineEntry[]> => {
     const library = await libraryOf(kitchen, own)
+    const trials = nowFrom ?? (await readTrials(dish.id)).trials
     const entries: readonly Entry[] = entriesOf(dish, trials)
     const all: VineEntry[] = []
     let told = 0
     for (const entry of vineOf(
       entries,
       { library, kitchen },
-      onlyNow ? (one) => one.key === NOW : (one) => one.key !== NOW,
+      (one) => (one.key === NOW) === (nowFrom !== null),
     )) {
       all.push(entry)
       if (all.length - told < VINE_BATCH) continue
@@ -213,7 +212,7 @@ export const JOBS = {
     const library = await libraryOf(kitchen, own)
     onProgress()
     const name = dish.parts.find(({ id }) => id === partId)?.name
-    const tried = trials.slice(-MOST_TRIED).flatMap(({ number, asMade, ...trial }) => {
+    const tried = trials.flatMap(({ number, asMade, ...trial }) => {
       const made = asMadeDish({ ...dish, parts: trial.parts }, asMade)
       const reading = assess(made, library, kitchen).parts.find(
         (part) => part.partId === partId || part.name === name,

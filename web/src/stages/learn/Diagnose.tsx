@@ -1,4 +1,5 @@
 import {
+  type Gap,
   type Met,
   type Suspect,
   symptomsFor,
@@ -6,10 +7,9 @@ import {
   symptomsOfGaps,
   tapped,
 } from '@frijol/core/diagnosis'
-import { effectWords, type PartKey, tastedOfTrial } from '@frijol/core/history'
+import { effectWords, type PartKey } from '@frijol/core/history'
 import { type Dish, dishOfTrial, type Trial } from '@frijol/core/model'
 import { useMemo, useState } from 'react'
-import { useKitchenStore, useWorked } from '../../store'
 import { type DiagnosisQuestion, goOn, useDiagnosis } from '../../store/learn'
 import { Button, Card, Field, TextInput, toast, useSettled } from '../../ui'
 
@@ -19,6 +19,8 @@ export interface DiagnoseProps {
   trial: Trial | null
   trials: readonly Trial[]
   part: PartKey
+  /** What tasters put off in it. */
+  gaps: readonly Gap[]
 }
 
 const MOST_CHIPS = 4
@@ -26,7 +28,7 @@ const MOST_CHIPS = 4
 const PAUSE_MS = 350
 
 /** What went wrong: in a cook's words, by tapping, or from what was tasted. Causes ranked, each with its lever. */
-export function Diagnose({ dish, trial, trials, part }: DiagnoseProps) {
+export function Diagnose({ dish, trial, trials, part, gaps }: DiagnoseProps) {
   const number = trial?.number ?? dish.trial.number
   const [said, setSaid] = useState('')
   const [ids, setIds] = useState<readonly string[]>([])
@@ -37,7 +39,6 @@ export function Diagnose({ dish, trial, trials, part }: DiagnoseProps) {
   const own =
     shown.parts.find(({ id }) => id === part.partId) ?? shown.parts.find(({ name }) => name === part.part)
   const family = own?.family ?? null
-  const gaps = useTastedGaps(dish, trial, part)
   const noted = useMemo(
     () => symptomsIn(`${trial?.notes ?? ''} ${trial?.decision ?? ''}`, family),
     [trial, family],
@@ -151,24 +152,6 @@ const Symptom = ({ isOn, words, onToggle }: { isOn: boolean; words: string; onTo
     {words}
   </button>
 )
-
-/** What tasters put off in a trial, against the bands of the original. */
-function useTastedGaps(dish: Dish, trial: Trial | null, part: PartKey) {
-  const tasted = useKitchenStore((state) => state.kitchen.tasted)
-  const worked = useWorked(trial === null ? null : dish, trial)
-  return useMemo(() => {
-    const reading =
-      worked?.assessment.parts.find(({ partId }) => partId === part.partId) ??
-      worked?.assessment.parts.find(({ name }) => name === part.part)
-    if (reading === undefined || trial === null) return []
-    return [...tastedOfTrial(tasted, dish.id, trial.number, reading)].flatMap(([attribute, { value }]) => {
-      const target = reading.attributes.find(({ id }) => id === attribute)?.target
-      if (target == null) return []
-      const gap = value < target.low ? value - target.low : value > target.high ? value - target.high : 0
-      return gap === 0 ? [] : [{ attribute, gap }]
-    })
-  }, [worked, tasted, dish.id, trial, part])
-}
 
 function useQuestion(
   dish: Dish,

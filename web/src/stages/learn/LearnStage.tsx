@@ -1,4 +1,4 @@
-import { NOW } from '@frijol/core/history'
+import { NOW, partIn, type PartPoint } from '@frijol/core/history'
 import type { Dish, Part, Trial } from '@frijol/core/model'
 import { lazy, Suspense, useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
@@ -14,6 +14,7 @@ import { StoryView } from './StoryView'
 import { TrialCard } from './TrialCard'
 import { Vine } from './Vine'
 
+const NO_GAPS: PartPoint['tastedGaps'] = []
 const SeriesView = lazy(async () => ({ default: (await import('./series')).SeriesView }))
 
 /** Learn: what did that change do, what went wrong, what next? */
@@ -177,7 +178,14 @@ function Learning({ dish, part, trials, show, chosen: asked, set }: LearningProp
           {entry !== null && (
             <TrialCard dish={dish} entry={entry} trial={trial} part={key} entries={vine.entries} />
           )}
-          <Diagnose key={chosen} dish={dish} trial={trial} trials={trials} part={key} />
+          <Diagnose
+            key={chosen}
+            dish={dish}
+            trial={trial}
+            trials={trials}
+            part={key}
+            gaps={(entry === null ? undefined : partIn(entry.parts, key))?.tastedGaps ?? NO_GAPS}
+          />
           <NextTrials
             dish={dish}
             fromNumber={trial?.number ?? null}

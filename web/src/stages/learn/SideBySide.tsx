@@ -41,7 +41,7 @@ export function SideBySide({ dish, trials, part, entries, first, onClose }: Side
       })) ?? [],
     [worked, dish.trial.number],
   )
-  const inOrder = keys.filter((key) => chosen.includes(key))
+  const inOrder = worked?.map(({ key }) => key) ?? []
   const entryOf = (key: string) => entries.find((entry) => entry.key === key)
   const pointOf = (key: string) => {
     const entry = entryOf(key)

@@ -16,6 +16,7 @@ const point = (known: Partial<PartPoint> = {}): PartPoint => ({
   changes: [],
   effects: [],
   tastedEffects: [],
+  tastedGaps: [],
   cookedMassG: 100,
   ...known,
 })

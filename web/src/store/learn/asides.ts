@@ -24,6 +24,9 @@ export function useDiagnosis(question: DiagnosisQuestion | null): Aside<Diagnosi
 }
 export type { DiagnosisQuestion }
 
+/** The latest trials tell enough. */
+const MOST_TRIED = 24
+
 interface NextQuestion {
   readonly dish: Dish
   readonly partId: string
@@ -44,7 +47,7 @@ export function useNextTrials(
   const kitchen = useKitchenStore((state) => state.kitchen)
   const question = useMemo(
     // What was tasted is asked of the kitchen: a tasting asks anew.
-    () => (isAsked ? { dish, partId, trials, kitchen } : null),
+    () => (isAsked ? { dish, partId, trials: trials.slice(-MOST_TRIED), kitchen } : null),
     [dish, partId, trials, kitchen, isAsked],
   )
   return useAside<NextQuestion, NextResult>(question, lookForNext)

@@ -19,7 +19,7 @@ interface NowQuestion {
 }
 const lookNow = async ({ dish, trials }: NowQuestion, signal: AbortSignal): Promise<readonly VineEntry[]> => {
   const { kitchen, own } = useKitchenStore.getState()
-  return runJob('vine', { dish, trials, onlyNow: true, kitchen, own }, { signal })
+  return runJob('vine', { dish, nowFrom: trials, kitchen, own }, { signal })
 }
 
 /** The kept trials of a dish, each beside the one that it came from, worked out beside the screen; the latest come first. */
@@ -34,6 +34,7 @@ function useKept(dish: Dish, trials: readonly Trial[]): Aside<readonly VineEntry
     isWorking: true,
   })
   useEffect(() => {
+    if (trials.length === 0) return
     const control = new AbortController()
     const { own } = useKitchenStore.getState()
     let found: readonly VineEntry[] = []
@@ -43,7 +44,8 @@ function useKept(dish: Dish, trials: readonly Trial[]): Aside<readonly VineEntry
     }
     runJob(
       'vine',
-      { dish: { ...dish, id: dishId }, trials, onlyNow: false, kitchen, own },
+      // They are read where they are worked out: three hundred of them take their time to hand over.
+      { dish: { ...dish, id: dishId }, nowFrom: null, kitchen, own },
       { signal: control.signal, onProgress: add },
     ).then(
       (all) => {
