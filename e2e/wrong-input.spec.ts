@@ -92,7 +92,7 @@ test('a backup is shown before it replaces anything', async ({ page }) => {
     mimeType: 'application/json',
     buffer: Buffer.from(demoFile('saltmarsh-row.backup.json')),
   })
-  await expect(page.getByRole('alert')).toContainText('6 dishes, 10 trials')
+  await expect(page.getByRole('alert')).toContainText('6 dishes, 13 trials')
   await page.getByRole('button', { name: 'Restore it' }).click()
   await expect(page.getByLabel('Name of the kitchen')).toHaveValue('Saltmarsh Row Test Kitchen')
   await page.goto('/')

@@ -22,6 +22,7 @@ try {
     ['method', '/dish/moussaka/method'],
     ['share', '/dish/moussaka/share'],
     ['taste', '/dish/moussaka/taste?tasting=tasting-moussaka-profile'],
+    ['series', '/dish/moussaka/learn?part=moussaka-white-sauce&show=series'],
     ['pantry', '/pantry?food=vital-wheat-gluten'],
     ['kitchen', '/kitchen'],
   ]
@@ -31,6 +32,14 @@ try {
     await page.waitForTimeout(400)
     await page.screenshot({ path: `${folder}/${name}.png` })
   }
+  // What went wrong with the fifth trial.
+  await page.goto(`${address}/dish/moussaka/learn?trial=moussaka-t5`)
+  await page.getByLabel('In your words').fill('pasty, no granules')
+  await page.getByRole('list', { name: 'Likely causes' }).waitFor()
+  await page.getByText(/more are being worked out/).waitFor({ state: 'detached' })
+  await page.evaluate(() => window.scrollTo(0, 0))
+  await page.waitForTimeout(400)
+  await page.screenshot({ path: `${folder}/learn.png` })
   // The day of three dishes with one oven, served at a time that does not change, and then at the counter.
   await page.clock.setFixedTime('2026-06-18T10:40:00')
   await page.goto(`${address}/dish/moussaka/cook`)
@@ -82,7 +91,7 @@ try {
   await page.screenshot({ path: `${folder}/swap.png` })
   // Two trials of the demo beside each other.
   await page.goto(`${address}/dish/moussaka/mix`)
-  await page.getByRole('button', { name: /^Trial 3/ }).click()
+  await page.getByRole('button', { name: /^Trial 6/ }).click()
   await page.getByRole('button', { name: 'Side by side' }).click()
   await page.getByRole('region', { name: 'Formula compared' }).waitFor()
   await page.getByRole('dialog').evaluate((sheet) => sheet.scrollTo(0, 330))

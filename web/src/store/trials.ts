@@ -10,10 +10,12 @@ import { flush, run, useOpenDish } from './openDish'
 const NONE: ReadTrials = { trials: [], bad: [] }
 
 /** The kept trials of a dish by number, and rows that cannot be read; both follow every tab. */
-export function useTrials(dishId: string): ReadTrials {
-  const [read, setRead] = useState(NONE)
-  useEffect(() => watchTrials(dishId, setRead), [dishId])
-  return read
+export function useTrials(dishId: string): ReadTrials & { readonly isRead: boolean } {
+  const [read, setRead] = useState<{ of: string; found: ReadTrials } | null>(null)
+  useEffect(() => watchTrials(dishId, (found) => setRead({ of: dishId, found })), [dishId])
+  const isRead = read?.of === dishId
+  const { trials, bad } = isRead ? read.found : NONE
+  return { trials, bad, isRead }
 }
 
 /** What a dish, or one of its trials, comes to; null until the engine is there, or without a dish. */

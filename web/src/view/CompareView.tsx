@@ -22,7 +22,7 @@ export function CompareView({ columns, more = [] }: CompareViewProps) {
   const names = columns.map(({ name }) => name)
   const hasParts = new Set([...lines, ...steps, ...readings].map(({ part }) => part)).size > 2
   return (
-    <div className="grid gap-4">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
       <Rows
         title="Formula"
         rows={lines}

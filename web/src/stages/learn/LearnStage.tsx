@@ -22,8 +22,14 @@ export function LearnStage() {
   const dish = useDish()
   const [params, setParams] = useSearchParams()
   const part = dish.parts.find(({ id }) => id === params.get('part')) ?? dish.parts[0]
-  const { trials, bad } = useTrials(dish.id)
+  const { trials, bad, isRead } = useTrials(dish.id)
   if (part === undefined) return null
+  if (!isRead)
+    return (
+      <p role="status" className="m-0 text-ink-2">
+        Looking for trials …
+      </p>
+    )
   const set = (key: string, value: string | null) =>
     setParams(
       (now) => {
