@@ -64,9 +64,9 @@ describe('a diagnosis', () => {
   })
 
   it('puts back what was off, with what that does', () => {
-    const thin = [15, 18, 19].flatMap((seed) => failures(80, seed, true)).find(
-      ({ said, against }) => said.includes('too thin') && against === 'parent',
-    )
+    const thin = [15, 18, 19]
+      .flatMap((seed) => failures(80, seed, true))
+      .find(({ said, against }) => said.includes('too thin') && against === 'parent')
     if (thin === undefined) throw new Error('no such failure')
     const [first] = diagnosisOf(thin).suspects
     expect(first?.lever?.words).toMatch(/^wheat flour back to 40 g/)

@@ -258,7 +258,7 @@ const worksDish = (part: Part): Dish => ({
   parts: [part],
   written: [],
   settled: [],
-    series: [],
+  series: [],
   extra: {},
 })
 

@@ -38,7 +38,9 @@ describe('two trials side by side', () => {
       ['Walnuts', null, 15, false],
       ['beans', 200, 200, true],
     ])
-    expect(steps.map(({ label, values: [left, right] }) => [label, left?.text ?? null, right?.text ?? null])).toEqual([
+    expect(
+      steps.map(({ label, values: [left, right] }) => [label, left?.text ?? null, right?.text ?? null]),
+    ).toEqual([
       ['Step 1', 'Mash the beans with the oil.', 'Blend the beans with the oil.'],
       ['Step 2', null, 'Chill for 2 hours.'],
     ])
