@@ -52,6 +52,16 @@ describe('what a cook says', () => {
     ['never set in the middle', 'custard-gel', 'S35'],
     ['too salty', 'flaked', 'S23'],
     ['tastes beany', 'bound-patty', 'S14'],
+    ['went to bits as soon as the spatula touched it', 'bound-patty', 'S01'],
+    ['like eating hummus, no texture', 'bound-patty', 'S02'],
+    ['claggy, stuck to my teeth', 'bound-patty', 'S07'],
+    ['the breadcrumbs slid off', 'bound-patty', 'S27'],
+    ['slides straight off the pasta', 'coating-sauce', 'S42'],
+    ['you could stand a spoon in it', 'coating-sauce', 'S43'],
+    ['just sat there under the grill, never melted', 'stretch-melt', 'S45'],
+    ['rock solid the next morning', 'bound-patty', 'S59'],
+    ['yogurt stayed runny, lots of whey', 'cultured-thick', 'S52'],
+    ['tough as old boots', 'bound-dough-slice', 'S09'],
   ] as const)('“%s” of a %s is %s', (words, family, id) => {
     expect(symptomsIn(words, family)[0]?.symptom.id).toBe(id)
   })

@@ -16,6 +16,8 @@ const tokens = (text: string): string[] =>
     .replace(/[’‘]/g, "'")
     .match(/[\p{L}'-]+/gu) ?? []
 const stem = (word: string): string => word.replace(/(?:ing|ed|s|y)$/u, '')
+/** A word of a phrase is the beginning of one that is not much longer: "bread" is not in "breadcrumbs". */
+const LONGEST_END = 4
 /** Words of a phrase may stand so far apart. */
 const SPREAD = 4
 
@@ -25,7 +27,8 @@ function isSaid(said: readonly string[], phrase: string): boolean {
   const denies = wanted.some((word) => NEGATIONS.has(word))
   const places = wanted.map((word) =>
     said.flatMap((one, at) =>
-      one.startsWith(word) || (word.length > 4 && one.length >= word.length && stem(one) === stem(word))
+      (one.startsWith(word) && one.length - word.length <= LONGEST_END) ||
+      (word.length > 4 && one.length >= word.length && stem(one) === stem(word))
         ? [at]
         : [],
     ),
