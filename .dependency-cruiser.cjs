@@ -73,7 +73,7 @@ const allowed = {
     'chance',
   ],
   history: ['model', 'measure', 'reading', 'assess', 'ideas'],
-  nextTrial: ['model', 'measure', 'texture', 'assess', 'history', 'experiment', 'tune', 'chance'],
+  nextTrial: ['model', 'measure', 'texture', 'assess', 'history', 'experiment', 'tune', 'chance', 'solver'],
   series: ['model', 'measure', 'composition', 'assess', 'history', 'experiment', 'chance', 'statistics'],
   diagnosis: ['model', 'measure', 'texture', 'assess', 'history'],
   swap: ['model', 'measure', 'composition', 'reading', 'program', 'process', 'texture', 'rules', 'assess'],

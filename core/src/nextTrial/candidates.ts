@@ -22,11 +22,15 @@ const CLIMB_MOVES = [-0.3, -0.1, 0.1, 0.3] as const
 
 const within = (value: number, low: number, high: number): number => Math.min(high, Math.max(low, value))
 
-function breaks({ outputs }: Problem, y: Float64Array): boolean {
-  return outputs.some(({ kind, low, high, scale }, at) => {
-    if (kind !== 'limit' && kind !== 'window' && kind !== 'batch') return false
-    const value = y[at] ?? 0
-    return Math.max(low - value, value - high) / scale > LEAST_BREACH
+/** How far a bound is broken, in the scale of its output. */
+const breach = ({ low, high, scale }: Problem['outputs'][number], value: number): number =>
+  Math.max(0, low - value, value - high) / scale
+
+/** Whether a mix breaks what must hold, further than the present one does. */
+function breaks({ outputs }: Problem, y: Float64Array, here: Float64Array): boolean {
+  return outputs.some((output, at) => {
+    if (output.kind !== 'limit' && output.kind !== 'window' && output.kind !== 'batch') return false
+    return breach(output, y[at] ?? 0) > breach(output, here[at] ?? 0) + LEAST_BREACH
   })
 }
 
@@ -40,26 +44,33 @@ function stepped({ knobs }: Problem, x: Float64Array): Float64Array {
   })
 }
 
-function candidateOf(problem: Problem, x: Float64Array): Candidate | null {
+function candidateOf(problem: Problem, x: Float64Array, here: Float64Array): Candidate | null {
   const rounded = stepped(problem, x)
   const moved = problem.knobs.flatMap(({ now, step }, at) =>
     Math.abs((rounded[at] ?? now) - now) > 0.25 * step ? [at] : [],
   )
   if (moved.length === 0) return null
   const y = problem.look(rounded)
-  return breaks(problem, y) ? null : { x: rounded, y, moved }
+  return breaks(problem, y, here) ? null : { x: rounded, y, moved }
 }
 
 /**
  * Mixes around the present one: one knob moved, two or three moved by chance, and climbs from the best of those.
  * @param merit what is made small
+ * @param known mixes that a search has found already
  */
-export function candidates(problem: Problem, merit: (y: Float64Array) => number, seed: number): Candidate[] {
+export function candidates(
+  problem: Problem,
+  merit: (y: Float64Array) => number,
+  seed: number,
+  known: readonly Float64Array[] = [],
+): Candidate[] {
   const random = randomFrom(seed)
   const { knobs, start } = problem
   const found = new Map<string, Candidate>()
+  const here = problem.look(start)
   const add = (x: Float64Array): Candidate | null => {
-    const made = candidateOf(problem, x)
+    const made = candidateOf(problem, x, here)
     if (made !== null) found.set(made.x.join(' '), made)
     return made
   }
@@ -69,6 +80,7 @@ export function candidates(problem: Problem, merit: (y: Float64Array) => number,
     if (knob !== undefined) x[at] = within((from[at] ?? 0) + by * knob.scale, knob.low, knob.high)
     return x
   }
+  for (const x of known) add(x)
   knobs.forEach((_, at) => {
     for (const by of STEPS) add(shifted(start, at, by))
   })

@@ -2,7 +2,17 @@ import { randomFrom } from '../chance'
 import { changesBetween, changeWords, stepNames } from '../history'
 import { assess } from '../assess'
 import { type AttributeId, attributeName, type AttributeReading, type Dish } from '../model'
-import { applied, type Bench, type Problem, problemOf, type TuneAsk, usualAsk } from '../tune'
+import type { SolveLinear } from '../solver'
+import {
+  applied,
+  type Bench,
+  CLOSEST,
+  type Problem,
+  problemOf,
+  search,
+  type TuneAsk,
+  usualAsk,
+} from '../tune'
 import { type Candidate, candidates } from './candidates'
 import { type Axis, axesOf, placeOf, residualAt, type TriedPart } from './tried'
 
@@ -16,6 +26,8 @@ export interface NextAsk {
   readonly method?: boolean
   /** The same seed gives the same proposals. */
   readonly seed: number
+  /** Solver of linear programmes: with it, the way to the closest mix is among what is tried. */
+  readonly solve?: SolveLinear
 }
 
 /** A trial that is worth making next. */
@@ -159,7 +171,7 @@ export function nextTrials(ask: NextAsk, bench: Bench): NextTrials {
     const weights = counted.reduce((sum, { weight }) => sum + weight, 0)
     return counted.reduce((sum, one, at) => sum + (one.weight * beyond(one, values[at] ?? 0)) / weights, 0)
   }
-  const all = candidates(problem, merit, seed)
+  const all = candidates(problem, merit, seed, ask.solve === undefined ? [] : wayTo(problem, ask.solve))
   const field = fieldAt(all.map(({ y }) => placeIn(problem, axes, y)))
   const best = bestTried(tried, counted, axes, now)
   const judged = all.map((candidate, at): Judged => {
@@ -168,9 +180,11 @@ export function nextTrials(ask: NextAsk, bench: Bench): NextTrials {
     const mean = meanOf(drawn)
     let gain = 0
     let nearer = 0
-    drawn.forEach((value) => {
-      gain += Math.max(0, best - value) / DRAWS
-      if (value < best) nearer += 1 / DRAWS
+    // One draw moves both: what is not known of the model makes no mix better than another.
+    drawn.forEach((value, draw) => {
+      const stands = best < now ? Math.min(best, nowDraws[draw] ?? best) : (nowDraws[draw] ?? now)
+      gain += Math.max(0, stands - value) / DRAWS
+      if (value < stands - 1e-9) nearer += 1 / DRAWS
     })
     const cost = costOf(candidate, problem)
     const most = counted.map(({ weight }, index) => weight * (sds[index] ?? 0))
@@ -184,13 +198,14 @@ export function nextTrials(ask: NextAsk, bench: Bench): NextTrials {
       teaches: counted[widest]?.id ?? null,
     }
   })
+  const bold = bestBy(judged, ({ improvement }) => improvement)
   const safe = bestBy(
-    judged.filter(({ candidate }) => candidate.moved.length <= SAFE_CHANGES),
+    judged.filter(
+      ({ candidate }) =>
+        candidate.moved.length <= SAFE_CHANGES &&
+        (bold === null || !isAlike(candidate, bold.candidate, problem)),
+    ),
     ({ mean, sd, candidate }) => best - mean - DOUBT * Math.max(0, sd - 0.1) - costOf(candidate, problem),
-  )
-  const bold = bestBy(
-    judged.filter((one) => safe === null || !isAlike(one.candidate, safe.candidate, problem)),
-    ({ improvement }) => improvement,
   )
   const words = (candidate: Candidate): { changes: string; dish: Dish } => {
     const next = applied(dish, partId, problem.knobs, candidate.x, bench.kitchen)
@@ -213,6 +228,15 @@ export function nextTrials(ask: NextAsk, bench: Bench): NextTrials {
     tastings: tried.filter(({ tasted }) => tasted.size > 0).length,
     isDone: Math.max(0, ...judged.map(({ improvement }) => improvement)) < MATTERS,
   }
+}
+
+/** Shares of the way from the present mix to the closest one. */
+const WAY = [0.25, 0.5, 0.75, 1] as const
+
+/** Mixes on the way to the closest one by the model alone. */
+function wayTo(problem: Problem, solve: SolveLinear): Float64Array[] {
+  const { x } = search(problem, problem.start, CLOSEST, solve, () => false)
+  return WAY.map((share) => problem.start.map((from, at) => from + share * ((x[at] ?? from) - from)))
 }
 
 /** The nearest of what was tried and the present mix, by what is known of each. @source highest posterior mean at tried points, experiments page */

@@ -209,7 +209,7 @@ export const JOBS = {
     { dish, partId, trials, kitchen, own }: NextInput,
     onProgress: () => void,
   ): Promise<NextResult> => {
-    const library = await libraryOf(kitchen, own)
+    const [library, solve] = await Promise.all([libraryOf(kitchen, own), createSolver({ wasmUrl })])
     onProgress()
     const name = dish.parts.find(({ id }) => id === partId)?.name
     const tried = trials.flatMap(({ number, asMade, ...trial }) => {
@@ -221,7 +221,7 @@ export const JOBS = {
       return [{ number, reading, tasted: tastedOfTrial(kitchen.tasted, dish.id, number, reading) }]
     })
     try {
-      return { ok: true, next: nextTrials({ dish, partId, tried, seed: 1 }, { library, kitchen }) }
+      return { ok: true, next: nextTrials({ dish, partId, tried, seed: 1, solve }, { library, kitchen }) }
     } catch (error) {
       if (error instanceof TuneFault) return { ok: false, message: error.message, hint: error.hint }
       throw error

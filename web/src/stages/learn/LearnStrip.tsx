@@ -55,7 +55,7 @@ export function LearnStrip({ entries, part, family }: LearnStripProps) {
     <section
       aria-label="The record in figures"
       data-on-night
-      className="no-print sticky bottom-0 z-20 mt-auto flex min-h-16 items-center gap-x-8 overflow-x-auto rounded-t-card bg-night py-2 pr-52 pl-4 text-on-night max-md:bottom-[66px] max-md:gap-x-4"
+      className="no-print sticky bottom-0 z-20 mt-auto -mb-12 flex min-h-16 items-center gap-x-8 overflow-x-auto rounded-t-card bg-night py-2 pr-52 pl-4 text-on-night max-md:bottom-[66px] max-md:mb-0 max-md:gap-x-4"
     >
       <Figure
         value={String(kept.length)}

@@ -16,6 +16,9 @@ export interface NextTrialsProps {
   onAsk: () => void
 }
 
+/** From this distance on, what cannot come closer is no match yet. Practice. */
+const FAR = 0.6
+
 /** Which trial to make next: one safe, one bold, each with what it is likely to come to and why. */
 export function NextTrials({ dish, fromNumber, next, isAsked, onAsk }: NextTrialsProps) {
   const { value, hasFailed, isWorking } = next
@@ -43,8 +46,9 @@ export function NextTrials({ dish, fromNumber, next, isAsked, onAsk }: NextTrial
         <>
           {value.next.isDone && (
             <p className="m-0 mb-2 rounded-lg bg-mung-soft px-3 py-2 text-sm text-mung-deep">
-              Nothing near it is likely to come closer by what people would notice. Make it again beside the
-              original, blind, before you call it done.
+              {value.next.now.distance < FAR
+                ? 'Nothing near it is likely to come closer by what people would notice. Make it again beside the original, blind, before you call it done.'
+                : 'Nothing near it comes closer within its windows and limits. It needs another idea: a swap, another binder, another method, or a wider window in Aim.'}
             </p>
           )}
           <div className="grid gap-2.5">
