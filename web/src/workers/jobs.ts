@@ -9,6 +9,7 @@ import { asMadeDish, tastedOfTrial } from '@frijol/core/history'
 import { ownWordsOf, readRecipeMethod, stepFrom } from '@frijol/core/reading'
 import type { Ingredient } from '@frijol/core/model'
 import { PlanFault } from '@frijol/core/schedule'
+import { type Designed, designSeries, type SeriesPlan, type Setting } from '@frijol/core/series'
 import { createSolver } from '@frijol/core/solver'
 import {
   convert,
@@ -89,6 +90,12 @@ export interface NextInput {
   readonly trials: readonly Trial[]
   readonly kitchen: Kitchen
   readonly own: readonly Ingredient[]
+}
+
+export interface LayOutInput {
+  readonly plan: SeriesPlan
+  readonly control: Setting
+  readonly stepG: number
 }
 
 /** What next trials come to, or why none can be looked for. */
@@ -226,6 +233,10 @@ export const JOBS = {
       if (error instanceof TuneFault) return { ok: false, message: error.message, hint: error.hint }
       throw error
     }
+  },
+  layOut: ({ plan, control, stepG }: LayOutInput, onProgress: () => void): Promise<Designed> => {
+    onProgress()
+    return Promise.resolve(designSeries(plan, control, stepG, () => nanoid(12)))
   },
   shrinkPhoto: ({ file }: { readonly file: Blob }, onProgress: () => void): Promise<ShrunkPhoto> => {
     onProgress()

@@ -1,5 +1,6 @@
 import type { Diagnosis, Met } from '@frijol/core/diagnosis'
 import type { Dish, Trial } from '@frijol/core/model'
+import type { Designed, SeriesPlan } from '@frijol/core/series'
 import { useMemo } from 'react'
 import { runJob } from '../../workers'
 import type { NextResult } from '../../workers/jobs'
@@ -52,3 +53,14 @@ export function useNextTrials(
   )
   return useAside<NextQuestion, NextResult>(question, lookForNext)
 }
+
+interface LayOutQuestion {
+  readonly plan: SeriesPlan
+  readonly control: readonly number[]
+  readonly stepG: number
+}
+const layOut = (question: LayOutQuestion, signal: AbortSignal): Promise<Designed> =>
+  runJob('layOut', question, { signal })
+
+/** A series laid out beside the screen; null while nothing can be, or while it is worked out. The question is kept by the caller. */
+export const useLayOut = (question: LayOutQuestion | null): Aside<Designed> => useAside(question, layOut)

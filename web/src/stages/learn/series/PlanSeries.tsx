@@ -6,17 +6,11 @@ import {
   type Series,
   type SeriesFactor,
 } from '@frijol/core/model'
-import {
-  boundsFault,
-  controlSetting,
-  type Designed,
-  designSeries,
-  type SeriesPlan,
-} from '@frijol/core/series'
+import { boundsFault, controlSetting, type SeriesPlan } from '@frijol/core/series'
 import { verbOf } from '@frijol/core/history'
 import { useMemo, useState } from 'react'
 import { newId, partOf, run, useAssessment, useKitchenStore } from '../../../store'
-import { seriesCommands } from '../../../store/learn'
+import { seriesCommands, useLayOut } from '../../../store/learn'
 import { Button, Card, Choice, NumberField, TextInput, toast } from '../../../ui'
 
 export interface PlanSeriesProps {
@@ -172,10 +166,14 @@ export function PlanSeries({ dish, part, onDone }: PlanSeriesProps) {
   const fault =
     plan === null ? null : isBackwards ? 'An upper bound lies below its lower one.' : boundsFault(plan)
   const stepG = fineScaleStepG ?? scaleStepG
-  const designed = useMemo((): Designed | null => {
-    if (plan === null || fault !== null || reading === null) return null
-    return designSeries(plan, controlSetting(plan, dish, reading), stepG, newId)
-  }, [plan, fault, reading, dish, stepG])
+  const question = useMemo(
+    () =>
+      plan === null || fault !== null || reading === null
+        ? null
+        : { plan, control: controlSetting(plan, dish, reading), stepG },
+    [plan, fault, reading, dish, stepG],
+  )
+  const { value: designed, isWorking, hasFailed } = useLayOut(question)
   const lay = () => {
     if (plan === null || designed === null) return
     if (!run(seriesCommands.addSeries({ ...plan, runs: designed.runs }))) return
@@ -317,7 +315,15 @@ export function PlanSeries({ dish, part, onDone }: PlanSeriesProps) {
             <p role="alert" className="m-0 text-adzuki-deep">
               {fault}
             </p>
-          ) : designed === null ? null : (
+          ) : designed === null ? (
+            <p role={hasFailed ? 'alert' : 'status'} className="m-0 text-ink-2">
+              {isWorking
+                ? 'Laying it out …'
+                : hasFailed
+                  ? 'It could not be laid out. Change what varies.'
+                  : ''}
+            </p>
+          ) : (
             <>
               <p className="m-0">
                 <b className="font-display text-[19px]">{designed.runs.length} batches</b> over{' '}
