@@ -22,3 +22,11 @@ export {
   termsFor,
   unreached,
 } from './space'
+export {
+  readSeries,
+  type ResponseReading,
+  type SeriesReading,
+  type Slice,
+  type Surface,
+  type TernarySurface,
+} from './surfaces'

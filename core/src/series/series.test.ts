@@ -18,6 +18,7 @@ import {
   gridOf,
   isInside,
   predictAt,
+  readSeries,
   type SeriesPlan,
   settingWords,
   termsFor,
@@ -281,6 +282,38 @@ describe('what the runs say', () => {
     expect(best.each[0]?.predicted.value).toBeCloseTo(6, 0)
     expect(best.desirability).toBeGreaterThan(0.9)
     expect(best.chance).toBeGreaterThan(0.9)
+  })
+
+  it('is read whole: a surface over three shares with every batch on it, within its bounds', () => {
+    const { best, responses } = readSeries(scored(series, law, 0.1))
+    const [only] = responses
+    if (only?.surface?.kind !== 'ternary') throw new Error('no surface')
+    expect(responses).toHaveLength(1)
+    expect(only.surface.marks.filter(({ kind }) => kind === 'best')).toHaveLength(1)
+    expect(only.surface.marks).toHaveLength(series.runs.length + 1)
+    for (const { grams } of only.surface.points) {
+      expect(grams.reduce((sum, one) => sum + one, 0)).toBeCloseTo(500, 6)
+      grams.forEach((one, at) => expect(one / 500).toBeLessThanOrEqual((three[at]?.high ?? 0) + 1e-6))
+    }
+    // Where it is predicted best, the surface says the same.
+    const near = only.surface.points.toSorted((a, b) => Math.abs(a.value - 6) - Math.abs(b.value - 6))[0]
+    expect(near?.value).toBeCloseTo(best?.each[0]?.predicted.value ?? 0, 0)
+    expect(readSeries(series)).toMatchObject({ best: null, responses: [{ surface: null }] })
+  })
+
+  it('of other factors is a line for each, and none leaves the bounds', () => {
+    const both = seriesOf(planOf([...three.slice(0, 2), time], { model: 'linear', goals: plan.goals }))
+    const read = readSeries(scored(both, ([x = 0, , z = 0]) => 5 + 2 * x + z))
+    const [only] = read.responses
+    if (only?.surface?.kind !== 'slices') throw new Error('no slices')
+    expect(only.surface.slices.map(({ name, unit }) => [name, unit])).toEqual([
+      ['beans', 'g'],
+      ['walnuts', 'g'],
+      ['bake', 'min'],
+    ])
+    const [first, , last] = only.surface.slices
+    expect(first?.points.every(({ x }) => x >= 0.5 * 500 - 1e-6)).toBe(true)
+    expect((last?.points.at(-1)?.y ?? 0) - (last?.points[0]?.y ?? 0)).toBeCloseTo(2, 6)
   })
 
   it('keeps the control of each day apart', () => {

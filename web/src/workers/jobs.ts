@@ -2,14 +2,21 @@ import { type DayAsk, type DayPlan, planDay, replan, type Replanned } from '@fri
 import { diagnose, type DiagnoseAsk, type Diagnosis } from '@frijol/core/diagnosis'
 import { entriesOf, type Entry, NOW, type VineEntry, vineOf } from '@frijol/core/history'
 import { indexFoods } from '@frijol/core/measure'
-import type { CookSession, Dish, Kitchen, Trial } from '@frijol/core/model'
+import type { CookSession, Dish, Kitchen, Series, Trial } from '@frijol/core/model'
 import { type NextTrials, nextTrials } from '@frijol/core/nextTrial'
 import { assess } from '@frijol/core/assess'
 import { asMadeDish, tastedOfTrial } from '@frijol/core/history'
 import { ownWordsOf, readRecipeMethod, stepFrom } from '@frijol/core/reading'
 import type { Ingredient } from '@frijol/core/model'
 import { PlanFault } from '@frijol/core/schedule'
-import { type Designed, designSeries, type SeriesPlan, type Setting } from '@frijol/core/series'
+import {
+  type Designed,
+  designSeries,
+  readSeries,
+  type SeriesPlan,
+  type SeriesReading,
+  type Setting,
+} from '@frijol/core/series'
 import { createSolver } from '@frijol/core/solver'
 import {
   convert,
@@ -237,6 +244,10 @@ export const JOBS = {
   layOut: ({ plan, control, stepG }: LayOutInput, onProgress: () => void): Promise<Designed> => {
     onProgress()
     return Promise.resolve(designSeries(plan, control, stepG, () => nanoid(12)))
+  },
+  readSeries: ({ series }: { readonly series: Series }, onProgress: () => void): Promise<SeriesReading> => {
+    onProgress()
+    return Promise.resolve(readSeries(series))
   },
   shrinkPhoto: ({ file }: { readonly file: Blob }, onProgress: () => void): Promise<ShrunkPhoto> => {
     onProgress()

@@ -1,7 +1,7 @@
 import type { Diagnosis, Met } from '@frijol/core/diagnosis'
-import type { Dish, Trial } from '@frijol/core/model'
-import type { Designed, SeriesPlan } from '@frijol/core/series'
-import { useMemo } from 'react'
+import type { Dish, Series, Trial } from '@frijol/core/model'
+import type { Designed, SeriesPlan, SeriesReading } from '@frijol/core/series'
+import { useMemo, useState } from 'react'
 import { runJob } from '../../workers'
 import type { NextResult } from '../../workers/jobs'
 import { type Aside, useAside } from '../aside'
@@ -64,3 +64,17 @@ const layOut = (question: LayOutQuestion, signal: AbortSignal): Promise<Designed
 
 /** A series laid out beside the screen; null while nothing can be, or while it is worked out. The question is kept by the caller. */
 export const useLayOut = (question: LayOutQuestion | null): Aside<Designed> => useAside(question, layOut)
+
+const read = (series: Series, signal: AbortSignal): Promise<SeriesReading> =>
+  runJob('readSeries', { series }, { signal })
+
+/** What the runs of a series say, worked out beside the screen; what was read last stays until the next is there. */
+export function useSeriesReading(series: Series): {
+  readonly value: SeriesReading | null
+  readonly hasFailed: boolean
+} {
+  const { value, hasFailed } = useAside(series, read)
+  const [kept, setKept] = useState<{ readonly id: string; readonly value: SeriesReading } | null>(null)
+  if (value !== null && value !== kept?.value) setKept({ id: series.id, value })
+  return { value: value ?? (kept?.id === series.id ? kept.value : null), hasFailed }
+}

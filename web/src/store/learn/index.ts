@@ -1,5 +1,5 @@
 /** What the record of a dish teaches: fetched with the screens that show it, not at the start. */
-export { type DiagnosisQuestion, useDiagnosis, useLayOut, useNextTrials } from './asides'
+export { type DiagnosisQuestion, useDiagnosis, useLayOut, useNextTrials, useSeriesReading } from './asides'
 export { goOn } from './goOn'
 export * as seriesCommands from './series'
 export { useVine, type Vine } from './vine'

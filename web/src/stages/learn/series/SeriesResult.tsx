@@ -1,18 +1,17 @@
 import { type AttributeId, attributeName, type Series } from '@frijol/core/model'
 import {
-  analyse,
-  bestGuess,
-  controlsOf,
-  gridOf,
+  type BestGuess,
   placesOf,
-  predictAt,
+  type ResponseReading,
   settingWords,
+  type Surface,
+  type TernarySurface,
   weighable,
 } from '@frijol/core/series'
 import { useMemo, useState } from 'react'
 import { newId, run, useKitchenStore } from '../../../store'
-import { seriesCommands } from '../../../store/learn'
-import { CurveChart, TernaryChart, type TernaryMark, type TernaryPoint, WithTable } from '../../../charts'
+import { seriesCommands, useSeriesReading } from '../../../store/learn'
+import { CurveChart, TernaryChart, type TernaryMark, WithTable } from '../../../charts'
 import { Button, Card, Choice, toast } from '../../../ui'
 
 /** What the batches say so far: the surface of one response, how much it may be trusted, and the best guess for all. */
@@ -20,10 +19,11 @@ export function SeriesResult({ series }: { series: Series }) {
   const asked = series.goals.map(({ attribute }) => attribute)
   const [chosen, setChosen] = useState<AttributeId | null>(null)
   const attribute = chosen ?? asked[0] ?? null
-  const best = useMemo(() => bestGuess(series), [series])
+  const { value, hasFailed } = useSeriesReading(series)
+  const reading = value?.responses.find((one) => one.attribute === attribute) ?? null
   return (
     <div className="grid gap-3">
-      <Best series={series} best={best} />
+      <Best series={series} best={value?.best ?? null} />
       <Card aria-label="What one response does" className="px-4 py-3">
         {asked.length > 1 && attribute !== null && (
           <Choice
@@ -36,9 +36,17 @@ export function SeriesResult({ series }: { series: Series }) {
             onChange={setChosen}
           />
         )}
-        {attribute !== null && (
-          <Response series={series} attribute={attribute} best={best?.setting ?? null} />
+        {hasFailed && (
+          <p className="m-0 text-sm text-adzuki-deep">
+            The reading broke off. The scores are as they were; open the page again.
+          </p>
         )}
+        {reading === null && !hasFailed && (
+          <p role="status" className="m-0 text-sm text-ink-2">
+            Reading the batches …
+          </p>
+        )}
+        {reading !== null && <Response series={series} reading={reading} />}
       </Card>
     </div>
   )
@@ -47,7 +55,7 @@ export function SeriesResult({ series }: { series: Series }) {
 const interval = (low: number | null, high: number | null): string =>
   low === null || high === null ? '' : `, a new batch between ${low.toFixed(1)} and ${high.toFixed(1)}`
 
-function Best({ series, best }: { series: Series; best: ReturnType<typeof bestGuess> }) {
+function Best({ series, best }: { series: Series; best: BestGuess | null }) {
   const { scaleStepG, fineScaleStepG } = useKitchenStore((state) => state.kitchen)
   if (best === null)
     return (
@@ -107,18 +115,14 @@ function Best({ series, best }: { series: Series; best: ReturnType<typeof bestGu
   )
 }
 
-const STEPS = 32
-
 interface ResponseProps {
   series: Series
-  attribute: AttributeId
-  best: readonly number[] | null
+  reading: ResponseReading
 }
 
-function Response({ series, attribute, best }: ResponseProps) {
-  const analysis = useMemo(() => analyse(series, attribute), [series, attribute])
+function Response({ series, reading }: ResponseProps) {
+  const { attribute, analysis, surface, controls } = reading
   const { fit, words, termNames } = analysis
-  const controls = controlsOf(series, attribute)
   return (
     <>
       <h2 className="m-0 mb-1 text-[15px] first-letter:uppercase">{attributeName(attribute)}</h2>
@@ -129,7 +133,7 @@ function Response({ series, attribute, best }: ResponseProps) {
       ))}
       {fit.coefficients !== null && (
         <div className={fit.dfError < 3 ? 'opacity-70 grayscale' : undefined}>
-          <Surface series={series} attribute={attribute} best={best} />
+          {surface !== null && <SurfaceOf surface={surface} name={attributeName(attribute)} />}
           <WithTable
             title={`Terms of ${attributeName(attribute)}`}
             isTitled
@@ -171,140 +175,48 @@ function Response({ series, attribute, best }: ResponseProps) {
   )
 }
 
-type Three = readonly [number, number, number]
-
 /** Over three shares a surface; over anything else a line through the best guess. */
-function Surface({
-  series,
-  attribute,
-  best,
-}: {
-  series: Series
-  attribute: AttributeId
-  best: readonly number[] | null
-}) {
-  const { shares } = placesOf(series)
-  const at = best ?? series.runs[0]?.setting ?? []
-  return shares.length === 3 ? (
-    <Ternary series={series} attribute={attribute} at={at} isBest={best !== null} />
+const SurfaceOf = ({ surface, name }: { surface: Surface; name: string }) =>
+  surface.kind === 'ternary' ? (
+    <Ternary surface={surface} name={name} />
   ) : (
-    <Slices series={series} attribute={attribute} at={at} />
-  )
-}
-
-function Ternary({
-  series,
-  attribute,
-  at,
-  isBest,
-}: {
-  series: Series
-  attribute: AttributeId
-  at: readonly number[]
-  isBest: boolean
-}) {
-  const drawn = useMemo(() => {
-    const { shares } = placesOf(series)
-    const own = shares.flatMap((place) => series.factors[place] ?? [])
-    const free = 1 - own.reduce((sum, { low }) => sum + low, 0)
-    const pseudo = (setting: readonly number[]): Three => {
-      const of = shares.map((place, index) => ((setting[place] ?? 0) - (own[index]?.low ?? 0)) / free)
-      return [of[0] ?? 0, of[1] ?? 0, of[2] ?? 0]
-    }
-    // What is no share stays as the best guess has it.
-    const grid = gridOf({ factors: own }, STEPS).map((blend) =>
-      series.factors.map((_, place) => blend[shares.indexOf(place)] ?? at[place] ?? 0),
-    )
-    const predicted = predictAt(series, attribute, grid) ?? []
-    const points = grid.map((setting, index): TernaryPoint => ({
-      at: pseudo(setting),
-      value: predicted[index]?.value ?? 0,
-    }))
-    const marks = series.runs.flatMap((one): TernaryMark[] => [
-      { label: '', at: pseudo(one.setting), kind: one.scores[attribute] === undefined ? 'open' : 'made' },
-    ])
-    const most = (index: number): string =>
-      `${own[index]?.name ?? ''} ${Math.round(100 * ((own[index]?.low ?? 0) + free))} %`
-    const corners: readonly [string, string, string] = [most(0), most(1), most(2)]
-    const values = points.map(({ value }) => value)
-    return {
-      points,
-      marks: isBest ? [...marks, { label: 'best', at: pseudo(at), kind: 'best' as const }] : marks,
-      corners,
-      range: `${Math.min(...values).toFixed(1)} pale to ${Math.max(...values).toFixed(1)} dark`,
-      heads: [...own.map(({ name }) => `${name}, g`), 'predicted'],
-      rows: grid
-        .filter((_, index) => index % 17 === 0)
-        .map((setting, index) => [
-          ...shares.map((place) => String(Math.round((setting[place] ?? 0) * series.variableG))),
-          (predicted[index * 17]?.value ?? 0).toFixed(1),
-        ]),
-    }
-  }, [series, attribute, at, isBest])
-  return (
-    <TernaryChart
-      title={`${attributeName(attribute)} over the blends that may be: ${drawn.range}. Rings are batches, full when scored; the diamond is the best guess.`}
-      points={drawn.points}
-      steps={STEPS}
-      marks={drawn.marks}
-      corners={drawn.corners}
-      heads={drawn.heads}
-      rows={drawn.rows}
-    />
-  )
-}
-
-const SLICE_POINTS = 15
-
-/** Each factor from its lower to its upper bound, the others as the best guess has them; other shares give way alike. */
-function Slices({
-  series,
-  attribute,
-  at,
-}: {
-  series: Series
-  attribute: AttributeId
-  at: readonly number[]
-}) {
-  const slices = useMemo(() => {
-    const { shares } = placesOf(series)
-    return series.factors.map((factor, place) => {
-      const settings = Array.from({ length: SLICE_POINTS }, (_, index) => {
-        const value = factor.low + ((factor.high - factor.low) * index) / (SLICE_POINTS - 1)
-        const rest = shares.filter((one) => one !== place)
-        const left = rest.reduce((sum, one) => sum + (at[one] ?? 0), 0)
-        return series.factors.map((_one, other) => {
-          if (other === place) return value
-          if (factor.kind !== 'share' || !shares.includes(other)) return at[other] ?? 0
-          return left > 0 ? ((at[other] ?? 0) / left) * (1 - value) : (1 - value) / rest.length
-        })
-      })
-      const predicted = predictAt(series, attribute, settings) ?? []
-      const by = factor.kind === 'share' ? series.variableG : 1
-      const unit = factor.kind === 'minutes' ? 'min' : factor.kind === 'tempC' ? '°C' : 'g'
-      return {
-        name: factor.name,
-        unit,
-        now: (at[place] ?? factor.low) * by,
-        points: settings.map((setting, index) => ({
-          x: (setting[place] ?? 0) * by,
-          y: predicted[index]?.value ?? 0,
-        })),
-      }
-    })
-  }, [series, attribute, at])
-  return (
     <div className="grid gap-1">
-      {slices.map(({ name, unit, points, now }) => (
+      {surface.slices.map(({ name: factor, unit, points, now }) => (
         <CurveChart
-          key={name}
-          title={`${attributeName(attribute)} along ${name}, the rest as the best guess has it`}
-          heads={[`${name}, ${unit}`, attributeName(attribute)]}
+          key={factor}
+          title={`${name} along ${factor}, the rest as the best guess has it`}
+          heads={[`${factor}, ${unit}`, name]}
           points={points}
           now={now}
           shownX={(x) => `${Number(x.toPrecision(3))} ${unit}`}
         />
       ))}
     </div>
+  )
+
+/** Every so manieth blend of the grid stands in the table. */
+const TABLED = 17
+
+function Ternary({ surface, name }: { surface: TernarySurface; name: string }) {
+  const { points, steps, corners } = surface
+  const values = points.map(({ value }) => value)
+  const range = `${Math.min(...values).toFixed(1)} pale to ${Math.max(...values).toFixed(1)} dark`
+  const marks = useMemo(() => surface.marks.map((mark): TernaryMark => ({ ...mark, label: '' })), [surface])
+  const named = useMemo((): readonly [string, string, string] => {
+    const said = corners.map(({ name: of, share }) => `${of} ${Math.round(100 * share)} %`)
+    return [said[0] ?? '', said[1] ?? '', said[2] ?? '']
+  }, [corners])
+  return (
+    <TernaryChart
+      title={`${name} over the blends that may be: ${range}. Rings are batches, full when scored; the diamond is the best guess.`}
+      points={points}
+      steps={steps}
+      marks={marks}
+      corners={named}
+      heads={[...corners.map(({ name: of }) => `${of}, g`), 'predicted']}
+      rows={points
+        .filter((_, at) => at % TABLED === 0)
+        .map(({ grams, value }) => [...grams.map((one) => String(Math.round(one))), value.toFixed(1)])}
+    />
   )
 }
