@@ -94,9 +94,13 @@ export function PlanSeries({ dish, part, onDone }: PlanSeriesProps) {
   const [model, setModel] = useState<Series['model']>('quadratic')
   const [perDay, setPerDay] = useState(6)
   const [name, setName] = useState('')
-  const usual = (reading?.attributes ?? [])
-    .filter(({ weight, target }) => weight > 0 && target !== null)
-    .map(({ id }) => id)
+  const usual = useMemo(
+    () =>
+      (reading?.attributes ?? [])
+        .filter(({ weight, target }) => weight > 0 && target !== null)
+        .map(({ id }) => id),
+    [reading],
+  )
   const [asked, setAsked] = useState<readonly AttributeId[] | null>(null)
   const [isEverything, setEverything] = useState(false)
   const scored = asked ?? usual
