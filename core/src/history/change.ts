@@ -1,25 +1,11 @@
+import type { IdeaChange } from '../ideas'
+
 /** One thing that is otherwise than in the trial before. */
-export interface Change {
+export interface Change extends IdeaChange {
   readonly partId: string
   readonly part: string
-  readonly kind:
-    | 'batch'
-    | 'amount'
-    | 'new-food'
-    | 'gone-food'
-    | 'prep'
-    | 'swap'
-    | 'step'
-    | 'reworded'
-    | 'new-step'
-    | 'gone-step'
-    | 'order'
   /** "+40 g soy milk", "steam 45 instead of 60 min". */
   readonly words: string
-  /** Line or step that it is about; null for the batch. */
-  readonly id: string | null
-  /** Line of the trial before that it stands in for. */
-  readonly wasId?: string
   /** How much it is, for the order: share of the batch, or of the step. */
   readonly size: number
 }

@@ -14,6 +14,7 @@ export interface IdeaChange {
     | 'new-step'
     | 'gone-step'
     | 'order'
+  /** Line or step that it is about; null for the batch. */
   readonly id: string | null
   /** Line of the trial before that it stands in for. */
   readonly wasId?: string
