@@ -127,6 +127,7 @@ const trialsOf = (dish: Dish, made: readonly WrittenTrial[]): Trial[] =>
     parts: partsOf(dish.id, trial),
     written: [],
     asMade: asMadeOf(partsOf(dish.id, trial), trial.made ?? {}),
+    photoIds: [],
     notes: trial.notes,
     why: [],
     decision: trial.decision,

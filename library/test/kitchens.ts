@@ -248,6 +248,7 @@ const tastedRows = (
             dishId: dish.id,
             trialNumber,
             partId,
+            by: 'tasters',
           },
         ]
   })

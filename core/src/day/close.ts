@@ -1,6 +1,9 @@
 import { assess } from '../assess'
+import { attributeName } from '../model'
 import type { Assessment, CookSession, Dish, Kitchen, Leftover, Library, Trial } from '../model'
+import { checksOfDay, type PartCheck } from './checked'
 import { keeps } from './keeping'
+import { measured, withMasses } from './masses'
 import { asMadeOf, weighLines } from './weigh'
 
 const DAY_MS = 86_400_000
@@ -32,6 +35,7 @@ export interface DishClosing {
   readonly toWeigh: number
   readonly differences: readonly MadeDifference[]
   readonly yields: readonly PartYield[]
+  readonly checks: readonly PartCheck[]
   readonly portions: number | null
 }
 
@@ -39,37 +43,6 @@ interface Bench {
   readonly library: Library
   readonly kitchen: Kitchen
 }
-
-/** The newest of what was measured of a kind, for a part or step where one is named. */
-const measured = (
-  { measures }: CookSession,
-  dishId: string,
-  kind: CookSession['measures'][number]['kind'],
-  of: { readonly partId?: string; readonly stepId?: string } = {},
-): number | null =>
-  measures.findLast(
-    (one) =>
-      one.dishId === dishId &&
-      one.kind === kind &&
-      (of.partId === undefined || one.partId === of.partId) &&
-      (of.stepId === undefined || one.stepId === of.stepId),
-  )?.value ?? null
-
-/** The dish as it was made but for its lines: steps and parts with the masses that were weighed after them. */
-export function withMasses(session: CookSession, dish: Dish): Dish {
-  return {
-    ...dish,
-    parts: dish.parts.map((part) => ({
-      ...part,
-      cookedMassG: positive(measured(session, dish.id, 'yield', { partId: part.id })) ?? part.cookedMassG,
-      steps: part.steps.map((step) => ({
-        ...step,
-        weighedG: positive(measured(session, dish.id, 'step-mass', { stepId: step.id })) ?? step.weighedG,
-      })),
-    })),
-  }
-}
-const positive = (value: number | null): number | null => (value !== null && value > 0 ? value : null)
 
 export function closingOf(session: CookSession, dish: Dish, { library, kitchen }: Bench): DishClosing {
   const assessment = assess(dish, library, kitchen)
@@ -102,6 +75,7 @@ export function closingOf(session: CookSession, dish: Dish, { library, kitchen }
       sdG: cookedSdG,
       measuredG: measured(session, dish.id, 'yield', { partId }),
     })),
+    checks: checksOfDay(session, dish),
     portions: measured(session, dish.id, 'portions'),
   }
 }
@@ -109,7 +83,7 @@ export function closingOf(session: CookSession, dish: Dish, { library, kitchen }
 const grams = (value: number): string => `${value >= 100 ? Math.round(value) : Number(value.toFixed(1))} g`
 
 /** What was made otherwise, a sentence each. */
-export const differenceWords = ({ differences, yields }: DishClosing): string[] => [
+export const differenceWords = ({ differences, yields, checks }: DishClosing): string[] => [
   ...differences.map(
     ({ name, writtenG, madeG, instead }) =>
       `${name}: ${grams(madeG)} in place of ${grams(writtenG)}${instead === null ? '' : `, as ${instead}`}.`,
@@ -117,9 +91,24 @@ export const differenceWords = ({ differences, yields }: DishClosing): string[] 
   ...yields.flatMap(({ part, predictedG, measuredG }) =>
     measuredG === null ? [] : [`${part} came to ${grams(measuredG)}; ${grams(predictedG)} was predicted.`],
   ),
+  ...checks.map(
+    ({ check, value, times, points, part }) =>
+      `${part}, ${check.label.toLowerCase()}: ${Number(value.toPrecision(3))} ${check.unit}${times > 1 ? `, median of ${times}` : ''}: ${attributeName(check.attribute)} ${points.toFixed(1)}.`,
+  ),
 ]
 
 const MOST_NOTES = 20_000
+const MOST_PHOTOS = 200
+
+/** Pictures of a dish; one that was taken of nothing named belongs to it where it was the only dish. */
+const photosOf = ({ notes, dishes }: CookSession, dishId: string): string[] =>
+  notes
+    .flatMap((note) =>
+      note.photoId !== null && (note.dishId === dishId || (note.dishId === null && dishes.length === 1))
+        ? [note.photoId]
+        : [],
+    )
+    .slice(-MOST_PHOTOS)
 
 /** The trial that a day makes of a dish: the formula as written, with what was really weighed beside it. */
 export function madeTrial(
@@ -146,6 +135,7 @@ export function madeTrial(
     parts: made.parts,
     written: dish.written,
     asMade: closing.asMade,
+    photoIds: photosOf(session, dish.id),
     notes: [...differenceWords(closing), ...notes].join('\n').slice(0, MOST_NOTES),
     why: dish.trial.why,
     decision: '',

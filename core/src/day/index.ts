@@ -1,3 +1,5 @@
+export { batchDishes, dishesOfDay, trialOfBatch } from './batches'
+export { checksOfDay, type PartCheck, tastedByChecks } from './checked'
 export {
   closingOf,
   type DishClosing,
@@ -7,7 +9,6 @@ export {
   type PartYield,
   type TubLabel,
   tubLabel,
-  withMasses,
 } from './close'
 export { heatingCurve, type HeatingStep } from './heating'
 export { type Kept, keeps } from './keeping'
@@ -23,6 +24,7 @@ export {
   missedChecks,
 } from './live'
 export { replan, type Replanned } from './replan'
+export { withMasses } from './masses'
 export { measuresFor } from './measures'
 export { type DayAsk, type DayOptions, type DayPlan, minuteOf, planDay, type Wait } from './plan'
 export { usualRemarks } from './remarks'

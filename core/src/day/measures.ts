@@ -1,4 +1,5 @@
 import type { DayMeasure, FamilyId, OperationId } from '../model'
+import { familyTable, KITCHEN_CHECKS } from '../texture'
 
 type Kind = DayMeasure['kind']
 
@@ -33,10 +34,16 @@ const BY_FAMILY: Readonly<Partial<Record<FamilyId, readonly Kind[]>>> = {
   'bound-patty': ['press', 'core'],
   'stretch-melt': ['line-spread'],
 }
-const ALL: readonly Kind[] = ['step-mass', 'yield', 'core', 'line-spread', 'press', 'pH', 'portions']
+/** Checks of what a family is judged by. */
+const checksOf = (family: FamilyId): Kind[] => {
+  const judged = new Set(familyTable(family)?.attributes.map(({ id }) => id))
+  return KITCHEN_CHECKS.flatMap(({ attribute, kind }) => (judged.has(attribute) ? [kind] : []))
+}
+const EVERYWHERE: readonly Kind[] = ['step-mass', 'yield', 'core', 'line-spread', 'press', 'pH', 'portions']
 
 /**
- * What can be measured after a step, what belongs there first.
+ * What can be measured after a step, what belongs there first; checks of texture at the end of a part that is judged by
+ * them.
  * @param isLast whether nothing of the part comes after it: then the yield comes first
  */
 export function measuresFor(
@@ -47,7 +54,7 @@ export function measuresFor(
   const first = [
     ...(isLast ? (['yield'] as const) : []),
     ...(operation === null ? [] : (BY_OPERATION[operation] ?? [])),
-    ...(family === null || !isLast ? [] : (BY_FAMILY[family] ?? [])),
+    ...(family === null || !isLast ? [] : [...(BY_FAMILY[family] ?? []), ...checksOf(family)]),
   ]
-  return [...new Set([...first, ...ALL])]
+  return [...new Set([...first, ...EVERYWHERE])]
 }

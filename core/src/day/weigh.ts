@@ -23,8 +23,9 @@ export interface WeighLine {
 /** A line that is off by less is as written. @source practice: a fiftieth, or one step of the scale */
 const TOLERANCE = 0.02
 
-const keyOf = (stepId: string | null, partId: string, lineId: string): string =>
-  `${stepId ?? partId}:${lineId}`
+/** Batches of one dish have the same lines: the dish that it is weighed for belongs to the key. */
+const keyOf = (dishId: string, stepId: string | null, partId: string, lineId: string): string =>
+  `${dishId}:${stepId ?? partId}:${lineId}`
 
 /**
  * What is to be weighed for a dish, in the order in which its steps take it; what no step takes comes last. Lines without
@@ -43,7 +44,7 @@ export function weighLines(dish: Dish, assessment: Assessment, kitchen: Kitchen)
       if (line === undefined || targetG <= 0) return []
       return [
         {
-          key: keyOf(stepId, part.id, lineId),
+          key: keyOf(dish.id, stepId, part.id, lineId),
           dishId: dish.id,
           dish: dish.name,
           partId: part.id,
@@ -75,7 +76,8 @@ export function weighLines(dish: Dish, assessment: Assessment, kitchen: Kitchen)
   })
 }
 
-export const weighingKey = ({ stepId, partId, lineId }: Weighing): string => keyOf(stepId, partId, lineId)
+export const weighingKey = ({ dishId, stepId, partId, lineId }: Weighing): string =>
+  keyOf(dishId, stepId, partId, lineId)
 
 /** The newest weighing of each thing to weigh, by its key. */
 export const weighedOf = (weighings: readonly Weighing[]): ReadonlyMap<string, Weighing> =>

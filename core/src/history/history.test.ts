@@ -116,6 +116,7 @@ const trialOf = (dish: Dish, number: number, known: Partial<Trial> = {}): Trial 
   parts: dish.parts,
   written: [],
   asMade: [],
+  photoIds: [],
   notes: '',
   why: [],
   decision: '',
@@ -140,6 +141,7 @@ const tastedOf = (
   dishId: dish.id,
   trialNumber,
   partId: dish.parts[0]?.id ?? null,
+  by: 'tasters',
 })
 
 describe('the vine', () => {

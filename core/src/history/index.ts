@@ -1,6 +1,13 @@
 export { type Change, foodWords, gramsWords } from './change'
 export { changesBetween, changeWords } from './changes'
-export { type Distance, type Effect, effectWords, predictedEffects, tastedOfTrial } from './effects'
+export {
+  type Distance,
+  type Effect,
+  effectWords,
+  predictedEffects,
+  tastedGaps,
+  tastedOfTrial,
+} from './effects'
 export { asMadeDish, entriesOf, type Entry, NOW, type WorkedEntry, workedEntry } from './entry'
 export { batchFactor, pairedLines } from './lineChanges'
 export { minutesWords, pairedSteps } from './stepChanges'

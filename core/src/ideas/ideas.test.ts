@@ -3,7 +3,7 @@ import { dishOf, partOf, stepOf } from '../../test/dishes'
 import { testKitchen, testLibrary } from '../../test/foods'
 import { assess } from '../assess'
 import { Idea, type IdeaWhat, type Kitchen } from '../model'
-import { heldIdeas, repeated, warning, whatOf, whatWords } from '.'
+import { heldIdeas, repeated, warning, ratioIdeasOf, whatOf, whatWords } from '.'
 
 const LINES = ['300 g white beans', '80 g walnuts', '40 g olive oil', '6 g salt']
 const dish = dishOf(
@@ -146,6 +146,27 @@ describe('a change of a trial as an idea', () => {
     expect(amount).toMatchObject({ kind: 'food', side: 'above' })
     // 80 of 426 g and 160 of 506 g.
     expect(amount?.kind === 'food' && amount.pct).toBeCloseTo((100 * (80 / 426 + 160 / 506)) / 2, 0)
+  })
+
+  it('is a ratio, too, where it moved one across its window: halfway between what was and is', () => {
+    const ideas = ratioIdeasOf({ kind: 'amount', id: nuts }, sideOf(dish), sideOf(more))
+    expect(ideas.length).toBeGreaterThan(0)
+    for (const what of ideas) {
+      if (what.kind !== 'ratio') throw new Error(what.kind)
+      const of = (side: typeof dish) =>
+        sideOf(side).reading.ratios.find(({ id }) => id === what.ratioId)?.value ?? NaN
+      expect(what.value).toBeCloseTo((of(dish) + of(more)) / 2, 1)
+      expect(what.side).toBe(of(more) > of(dish) ? 'above' : 'below')
+      // It warns of the trial that it is of, and not of the one before it.
+      expect(heldIdeas(more, assessed(more), [ideaOf(what)])).toHaveLength(1)
+      expect(heldIdeas(dish, assessed(), [ideaOf(what)])).toHaveLength(0)
+    }
+  })
+
+  it('is no ratio where a doing changed, or nothing moved far enough', () => {
+    expect(ratioIdeasOf({ kind: 'step', id: bake }, sideOf(dish), sideOf(more))).toEqual([])
+    expect(ratioIdeasOf({ kind: 'amount', id: nuts }, sideOf(dish), sideOf(dish))).toEqual([])
+    expect(ratioIdeasOf({ kind: 'amount', id: nuts }, null, sideOf(more))).toEqual([])
   })
 
   it('is a doing, longer than halfway', () => {

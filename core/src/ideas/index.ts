@@ -1,2 +1,2 @@
 export { type Held, heldIdeas, repeated, shownIn, warning } from './held'
-export { type IdeaChange, whatOf, whatWords } from './whatOf'
+export { type IdeaChange, ratioIdeasOf, whatOf, whatWords } from './whatOf'

@@ -75,6 +75,41 @@ export function whatOf(change: IdeaChange, before: Side | null, after: Side): Id
   return null
 }
 
+/** A ratio that moves by less of its window's width with a change is not what the change was about. Practice. */
+const MATTERS = 0.08
+const MOST_RATIOS = 3
+
+/**
+ * What a change of foods may be about in a wider sense: ratios of the part that it moved, the furthest across their
+ * windows first, each halfway between what was and what is.
+ */
+export function ratioIdeasOf(change: IdeaChange, before: Side | null, after: Side): IdeaWhat[] {
+  if (before === null || !['amount', 'new-food', 'gone-food', 'swap'].includes(change.kind)) return []
+  return after.reading.ratios
+    .flatMap((is): { moved: number; what: IdeaWhat }[] => {
+      const was = before.reading.ratios.find(({ id }) => id === is.id)
+      const moved = was === undefined ? 0 : (is.value - was.value) / Math.max(1e-9, is.high - is.low)
+      return was === undefined || !(Math.abs(moved) >= MATTERS)
+        ? []
+        : [
+            {
+              moved: Math.abs(moved),
+              what: {
+                kind: 'ratio',
+                ratioId: is.id,
+                label: is.label,
+                side: moved > 0 ? 'above' : 'below',
+                value: between(was.value, is.value),
+                unit: is.unit,
+              },
+            },
+          ]
+    })
+    .sort((a, b) => b.moved - a.moved)
+    .slice(0, MOST_RATIOS)
+    .map(({ what }) => what)
+}
+
 const round = (value: number): string => String(Number(value.toPrecision(3)))
 
 /** What an idea is about, in words: "Smoked paprika above 0.5 %". */

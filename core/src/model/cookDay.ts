@@ -104,8 +104,22 @@ export const MEASURED_KINDS = [
   'pH',
   'core',
   'portions',
+  // Kitchen checks of texture; added later.
+  'press-force',
+  'spring-back',
+  'knife',
+  'strands',
+  'fork',
+  'pressed-out',
+  'melt-disc',
+  'string',
+  'snap',
+  'sieve',
 ] as const
-/** A figure measured at the counter. Units: g, g, cm, % of the height, pH, C, portions. */
+/**
+ * A figure measured at the counter. Units: g, g, cm, % of the height, pH, C, portions; then as
+ * the kitchen checks of texture say: N, %, s, %, %, %, %, cm, degrees, %.
+ */
 export const DayMeasure = z.strictObject({
   id,
   at: moment,
@@ -145,6 +159,17 @@ export const CookSession = z.strictObject({
 })
 export type CookSession = z.infer<typeof CookSession>
 
+/** A run of a designed series that a day makes. Within the day it goes by its own id, like a dish. */
+export const DayBatch = z.strictObject({
+  id,
+  dishId: id,
+  seriesId: id,
+  runId: id,
+  /** The trial that it becomes. */
+  trialNumber: z.number().int().min(1),
+})
+export type DayBatch = z.infer<typeof DayBatch>
+
 /** A day at the counter: dishes, how they are planned, and what came of it. */
 export const CookDay = z.strictObject({
   format: z.literal('frijol/day'),
@@ -154,6 +179,8 @@ export const CookDay = z.strictObject({
   createdAt: z.iso.datetime(),
   updatedAt: z.iso.datetime(),
   dishIds: z.array(id).min(1, 'A day has at least one dish.').max(12, 'A day takes twelve dishes at most.'),
+  /** Made in the place of the dish that they are of. Added after the first version of this document: absent there. */
+  batches: z.array(DayBatch).max(12, 'A day takes twelve batches at most.').default([]),
   settings: DaySettings,
   session: CookSession.nullable(),
 })

@@ -149,6 +149,8 @@ export const Trial = z.strictObject({
       }),
     )
     .max(2000),
+  /** Pictures that were taken of it at the counter. Added after the first version of this document: absent there. */
+  photoIds: z.array(id).max(200).default([]),
   notes: text(20_000),
   why: Why.default([]),
   decision: text(2000),

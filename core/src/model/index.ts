@@ -21,6 +21,7 @@ export {
   CookDay,
   CookSession,
   DayEvent,
+  DayBatch,
   DayMeasure,
   DayNote,
   DaySettings,

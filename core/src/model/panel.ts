@@ -12,7 +12,7 @@ export const Taster = z.strictObject({
 })
 export type Taster = z.infer<typeof Taster>
 
-/** What tasters said of one attribute of a mix, on the kitchen's scale, beside what the model had said. */
+/** What tasters, or a kitchen check, said of one attribute of a mix, on the kitchen's scale, beside what the model had said. */
 export const Tasted = z.strictObject({
   /** Of the tasting, the sample and the attribute. */
   id: z.string().min(1).max(200),
@@ -31,5 +31,7 @@ export const Tasted = z.strictObject({
   dishId: id,
   trialNumber: z.number().int().min(1).nullable(),
   partId: id.nullable(),
+  /** Tasters, or a check with a ring, a press, a sieve. Added after the first version of this document: absent there. */
+  by: z.enum(['tasters', 'check']).default('tasters'),
 })
 export type Tasted = z.infer<typeof Tasted>

@@ -1,5 +1,5 @@
 import { gramsLine } from '../measure'
-import type { Dish, Series, SeriesRun, Step } from '../model'
+import type { Dish, FormulaLine, Series, SeriesRun, Step } from '../model'
 import { isInside, placesOf, type Setting } from './space'
 
 const MINUTE_STEP = 1
@@ -87,12 +87,33 @@ function stepWith(step: Step, field: 'durationMin' | 'tempC', value: number): St
   }
 }
 
+/** A step that says how many grams of a line go in, with the grams of a run. */
+function withGrams(text: string, line: FormulaLine, grams: number): string {
+  const was = /^\s*(\d+(?:\.\d+)?)\s*g\b/.exec(line.text)?.[1]
+  const words = line.food.toLowerCase().match(/\p{L}{3,}/gu) ?? []
+  if (was === undefined || words.length === 0) return text
+  return text.replace(
+    new RegExp(`\\b${was.replace('.', '\\.')}(?=\\s*g\\b[^.,;]*\\b(?:${words.join('|')}))`, 'giu'),
+    String(grams),
+  )
+}
+
 /** The dish as one run makes it. */
 export function dishOfRun(dish: Dish, series: Series, { setting }: Pick<SeriesRun, 'setting'>): Dish {
   const change = new Map(
     series.factors.map((factor, at) => [`${factor.kind} ${factor.id}`, setting[at] ?? 0]),
   )
   const tidy = (grams: number): number => Number(grams.toFixed(2))
+  const gramsOf = ({ id }: FormulaLine): number | undefined => {
+    const share = change.get(`share ${id}`)
+    const grams = share === undefined ? change.get(`grams ${id}`) : share * series.variableG
+    return grams === undefined ? undefined : tidy(grams)
+  }
+  const said = (text: string, lines: readonly FormulaLine[]): string =>
+    lines.reduce((now, line) => {
+      const grams = gramsOf(line)
+      return grams === undefined ? now : withGrams(now, line, grams)
+    }, text)
   return {
     ...dish,
     parts: dish.parts.map((part) =>
@@ -101,11 +122,12 @@ export function dishOfRun(dish: Dish, series: Series, { setting }: Pick<SeriesRu
         : {
             ...part,
             lines: part.lines.map((line) => {
-              const share = change.get(`share ${line.id}`)
-              const grams = share === undefined ? change.get(`grams ${line.id}`) : share * series.variableG
-              return grams === undefined ? line : gramsLine(line, tidy(grams))
+              const grams = gramsOf(line)
+              return grams === undefined ? line : gramsLine(line, grams)
             }),
-            steps: part.steps.map((step) => {
+            steps: part.steps.map((plain) => {
+              const text = said(plain.text, part.lines)
+              const step = text === plain.text ? plain : { ...plain, text }
               const minutes = change.get(`minutes ${step.id}`)
               const heat = change.get(`tempC ${step.id}`)
               const timed = minutes === undefined ? step : stepWith(step, 'durationMin', minutes)

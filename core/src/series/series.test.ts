@@ -203,6 +203,23 @@ describe('a run', () => {
     )
   })
 
+  it('says its own grams in the steps that named them, and leaves other numbers alone', () => {
+    const worded = {
+      ...dish,
+      parts: dish.parts.map((one) => ({
+        ...one,
+        steps: [
+          stepOf('Mash 300 g of the beans, then 120 g walnuts and 80 g oil; keep 80 g of beans aside.'),
+          ...one.steps.slice(1),
+        ],
+      })),
+    }
+    const made = dishOfRun(worded, series, { setting: [0.5, 0.3, 0.2, 32] })
+    expect(made.parts[0]?.steps[0]?.text).toBe(
+      'Mash 250 g of the beans, then 150 g walnuts and 100 g oil; keep 80 g of beans aside.',
+    )
+  })
+
   it('as the formula stands is the control', () => {
     expect(controlSetting(series, dish, reading)).toEqual([0.6, 0.24, 0.16, 20])
   })

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { ATTRIBUTES } from '../model'
 import { ATTRIBUTE_SCALES } from './attributeScale'
-import { checkOf, KITCHEN_CHECKS } from './checks'
+import { checked, checkOf, checkOfKind, KITCHEN_CHECKS } from './checks'
 
 const points = (id: string, value: number): number => {
   const check = KITCHEN_CHECKS.find((one) => one.id === id)
@@ -43,6 +43,28 @@ describe('kitchen checks', () => {
         { numRuns: 50 },
       )
     }
+  })
+  it('are written down at the counter each under a kind of its own', () => {
+    expect(new Set(KITCHEN_CHECKS.map(({ kind }) => kind)).size).toBe(KITCHEN_CHECKS.length)
+    for (const check of KITCHEN_CHECKS) expect(checkOfKind(check.kind)).toBe(check)
+    expect(checkOfKind('yield')).toBeNull()
+  })
+  it('take the median of repeats, and are the surer for them', () => {
+    const ring = checkOf('thickness')
+    if (ring === null) throw new Error('no ring')
+    const once = checked(ring, [4])
+    const thrice = checked(ring, [4, 9, 3.8])
+    expect(once).toMatchObject({ value: 4, times: 1 })
+    expect(once?.points).toBeCloseTo(8.5 - 0.8 * 4, 9)
+    expect(thrice).toMatchObject({ value: 4, times: 3 })
+    expect(thrice?.sd).toBeLessThan(once?.sd ?? 0)
+    expect(checked(ring, [4, 5])?.value).toBe(4.5)
+  })
+  it('leave figures out that the check cannot show', () => {
+    const spring = KITCHEN_CHECKS.find(({ id }) => id === 'spring-back')
+    if (spring === undefined) throw new Error('no check')
+    expect(checked(spring, [20])).toBeNull()
+    expect(checked(spring, [20, 90])).toMatchObject({ value: 90, times: 1 })
   })
   it('are found by the attribute that they speak of', () => {
     expect(checkOf('stretch')?.id).toBe('string')

@@ -1,8 +1,10 @@
-import type { AttributeId } from '../model'
+import type { AttributeId, DayMeasure } from '../model'
 
 /** A measurement that a kitchen can make, and what it says of an attribute on the scale of 0 to 10. */
 export interface KitchenCheck {
   readonly id: string
+  /** As it is written down at the counter. */
+  readonly kind: DayMeasure['kind']
   readonly attribute: AttributeId
   readonly label: string
   readonly unit: string
@@ -37,6 +39,7 @@ const PRACTICE = 'mapping of the kitchen measurement to the scale; practice: run
 export const KITCHEN_CHECKS: readonly KitchenCheck[] = [
   {
     id: 'press',
+    kind: 'press-force',
     attribute: 'firmness',
     label: 'Press force',
     unit: 'N',
@@ -48,6 +51,7 @@ export const KITCHEN_CHECKS: readonly KitchenCheck[] = [
   },
   {
     id: 'spring-back',
+    kind: 'spring-back',
     attribute: 'springiness',
     label: 'Height after 5 s',
     unit: '%',
@@ -59,6 +63,7 @@ export const KITCHEN_CHECKS: readonly KitchenCheck[] = [
   },
   {
     id: 'knife',
+    kind: 'knife',
     attribute: 'tenderness',
     label: 'Knife sinks through',
     unit: 's',
@@ -76,6 +81,7 @@ export const KITCHEN_CHECKS: readonly KitchenCheck[] = [
   },
   {
     id: 'strands',
+    kind: 'strands',
     attribute: 'fibrousness',
     label: 'Strands',
     unit: '%',
@@ -87,6 +93,7 @@ export const KITCHEN_CHECKS: readonly KitchenCheck[] = [
   },
   {
     id: 'fork',
+    kind: 'fork',
     attribute: 'crumbliness',
     label: 'Below 10 mm',
     unit: '%',
@@ -98,6 +105,7 @@ export const KITCHEN_CHECKS: readonly KitchenCheck[] = [
   },
   {
     id: 'pressed-out',
+    kind: 'pressed-out',
     attribute: 'juiciness',
     label: 'Pressed out',
     unit: '%',
@@ -116,6 +124,7 @@ export const KITCHEN_CHECKS: readonly KitchenCheck[] = [
   },
   {
     id: 'line-spread',
+    kind: 'line-spread',
     attribute: 'thickness',
     label: 'Spreads',
     unit: 'cm',
@@ -127,6 +136,7 @@ export const KITCHEN_CHECKS: readonly KitchenCheck[] = [
   },
   {
     id: 'melt-disc',
+    kind: 'melt-disc',
     attribute: 'melt',
     label: 'Disc grows',
     unit: '%',
@@ -145,6 +155,7 @@ export const KITCHEN_CHECKS: readonly KitchenCheck[] = [
   },
   {
     id: 'string',
+    kind: 'string',
     attribute: 'stretch',
     label: 'String',
     unit: 'cm',
@@ -162,6 +173,7 @@ export const KITCHEN_CHECKS: readonly KitchenCheck[] = [
   },
   {
     id: 'snap',
+    kind: 'snap',
     attribute: 'crispness',
     label: 'Snaps at',
     unit: '° of bend',
@@ -180,6 +192,7 @@ export const KITCHEN_CHECKS: readonly KitchenCheck[] = [
   },
   {
     id: 'sieve',
+    kind: 'sieve',
     attribute: 'graininess',
     label: 'Stays in the sieve',
     unit: '%',
@@ -201,3 +214,41 @@ export const KITCHEN_CHECKS: readonly KitchenCheck[] = [
 /** The measurement that speaks of an attribute; null where only the tongue does. */
 export const checkOf = (attribute: AttributeId): KitchenCheck | null =>
   KITCHEN_CHECKS.find((check) => check.attribute === attribute) ?? null
+
+/** The measurement of a kind; null where it says nothing of an attribute. */
+export const checkOfKind = (kind: DayMeasure['kind']): KitchenCheck | null =>
+  KITCHEN_CHECKS.find((check) => check.kind === kind) ?? null
+
+/** One measurement comes within so much of the next; a ring on a glass within 0.3 cm. @source kitchen measurements, repeatability */
+const REPEATS = 0.15
+const RING_CM = 0.3
+/** What the line from figure to scale may be off in a kitchen that did not shift it, points. Practice. */
+const MAPPING_SD = 0.8
+
+/** A measured value on the scale of an attribute. */
+export interface CheckedValue {
+  readonly check: KitchenCheck
+  /** Median of the repeats, in the unit of the check. */
+  readonly value: number
+  readonly times: number
+  readonly points: number
+  /** Of the points: what repeats scatter by and what the mapping may be off. */
+  readonly sd: number
+}
+
+/** @param values one figure for each repeat; none outside of what the check can show. @returns null where there is none */
+export function checked(check: KitchenCheck, values: readonly number[]): CheckedValue | null {
+  const fit = values.filter((value) => value >= check.low && value <= check.high).sort((a, b) => a - b)
+  const [low, high] = [fit[Math.floor((fit.length - 1) / 2)], fit[Math.floor(fit.length / 2)]]
+  if (low === undefined || high === undefined) return null
+  const value = (low + high) / 2
+  const off = check.id === 'line-spread' ? RING_CM : REPEATS * value
+  const spread = Math.abs(check.points(value + off) - check.points(value - off)) / 2
+  return {
+    check,
+    value,
+    times: fit.length,
+    points: check.points(value),
+    sd: Math.hypot(spread / Math.sqrt(fit.length), MAPPING_SD),
+  }
+}

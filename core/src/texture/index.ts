@@ -1,6 +1,6 @@
 export { behaviourOf, pourWords, troughFlowCm } from './behaviour'
 export { ATTRIBUTE_SCALES, type AttributeScale } from './attributeScale'
-export { checkOf, KITCHEN_CHECKS, type KitchenCheck } from './checks'
+export { type CheckedValue, checked, checkOf, checkOfKind, KITCHEN_CHECKS, type KitchenCheck } from './checks'
 export { attributeEquation, attributeSource, ratioEquation } from './equation'
 export { familyTable, judgedFamilies } from './families'
 export {

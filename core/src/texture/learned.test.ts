@@ -27,6 +27,7 @@ const tasted = (
   dishId: 'dish',
   trialNumber: 3,
   partId: 'part',
+  by: 'tasters',
   ...more,
 })
 

@@ -34,8 +34,12 @@ interface OneProps {
 function One({ one, live, now, onOpen }: OneProps) {
   const { task, state, leftMs, gone, dueMs } = one
   const isDue = state === 'due'
+  const isOfMany = new Set(live.tasks.map(({ task: { dishId } }) => dishId)).size > 1
   const checks = live.tasks.filter(
-    (check) => check.task.kind === 'check' && check.task.stepId === task.stepId,
+    (check) =>
+      check.task.kind === 'check' &&
+      check.task.stepId === task.stepId &&
+      check.task.dishId === task.dishId,
   )
   const check = checks.find((next) => next.state === 'waiting')
   return (
@@ -47,6 +51,9 @@ function One({ one, live, now, onOpen }: OneProps) {
           onClick={() => onOpen(task.id)}
         >
           {task.label}
+          {isOfMany && !task.label.toLowerCase().includes(task.dish.toLowerCase()) && (
+            <span className="block truncate text-[16px] text-ink-2">{task.dish}</span>
+          )}
         </button>
         <b
           className={clsx('shrink-0 font-display text-[28px] leading-none', isDue && 'text-turmeric-deep')}

@@ -1,5 +1,6 @@
 import { type LiveDay, type LiveTask, measuresFor, spell, usualRemarks } from '@frijol/core/day'
 import type { CookSession, DayMeasure, TimedTask } from '@frijol/core/model'
+import { checkOfKind } from '@frijol/core/texture'
 import { useRef, useState } from 'react'
 import { Link } from 'react-router'
 import {
@@ -106,23 +107,27 @@ export function NoteSheet({ session, one, onClose }: TaskSheetProps) {
   )
 }
 
-const KIND_NAMES: Record<DayMeasure['kind'], string> = {
-  'step-mass': 'Mass after this step',
-  yield: 'Mass of the whole part, cooked',
-  core: 'Core temperature',
-  'line-spread': 'Line spread after 60 s',
-  press: 'Height left after pressing',
-  pH: 'pH',
-  portions: 'Portions that it made',
+const KINDS: Partial<Record<DayMeasure['kind'], readonly [name: string, unit: string]>> = {
+  'step-mass': ['Mass after this step', 'g'],
+  yield: ['Mass of the whole part, cooked', 'g'],
+  core: ['Core temperature', '°C'],
+  'line-spread': ['Line spread after 60 s', 'cm'],
+  press: ['Height left after pressing', '%'],
+  pH: ['pH', ''],
+  portions: ['Portions that it made', ''],
 }
-const KIND_UNITS: Record<DayMeasure['kind'], string> = {
-  'step-mass': 'g',
-  yield: 'g',
-  core: '°C',
-  'line-spread': 'cm',
-  press: '%',
-  pH: '',
-  portions: '',
+function kindOf(kind: DayMeasure['kind']): { name: string; unit: string; how: string | null } {
+  const check = checkOfKind(kind)
+  const [name, unit] = KINDS[kind] ?? [check?.label ?? kind, check?.unit ?? '']
+  return { name, unit, how: check?.how ?? null }
+}
+/** What is wrong with a figure; null where nothing is. */
+function faultOf(kind: DayMeasure['kind'], figure: number): string | null {
+  const check = checkOfKind(kind)
+  if (check === null) return figure < -50 || figure > 1e6 ? 'That cannot be.' : null
+  return figure >= check.low && figure <= check.high
+    ? null
+    : `Between ${check.low} and ${check.high} ${check.unit}.`
 }
 
 /** A figure that was measured here. Every one of them can be left out. */
@@ -131,17 +136,18 @@ export function MeasureSheet({ session, one, onClose }: TaskSheetProps) {
   const { scale, probe } = useDevices()
   const part = partOfTask(session, task)
   const step = part?.steps.find(({ id }) => id === task.stepId)
-  const kinds = measuresFor(
-    step?.operation ?? null,
-    part?.family ?? null,
-    part !== null && part.steps.at(-1)?.id === task.stepId,
-  )
+  const isLast = part !== null && part.steps.at(-1)?.id === task.stepId
+  const kinds = measuresFor(step?.operation ?? null, part?.family ?? null, isLast)
   const [kind, setKind] = useState<DayMeasure['kind']>(kinds[0] ?? 'step-mass')
   const [value, setValue] = useState<number | null>(null)
   const onScale = kind === 'step-mass' || kind === 'yield' ? (scale?.g ?? null) : null
   const channel = probe?.channels.find(({ c }) => c !== null)
   const offered = kind === 'core' ? (channel?.c ?? null) : onScale
-  const keep = (figure: number) => {
+  const { name, unit, how } = kindOf(kind)
+  const before = session.measures.filter(
+    (each) => each.dishId === task.dishId && each.stepId === task.stepId && each.kind === kind,
+  )
+  const keep = (figure: number, isOnce = true) => {
     const isWritten = writeMeasure({
       kind,
       dishId: task.dishId,
@@ -151,9 +157,10 @@ export function MeasureSheet({ session, one, onClose }: TaskSheetProps) {
     })
     if (!isWritten) return
     toast(
-      `${KIND_NAMES[kind]}: ${figure} ${KIND_UNITS[kind]}${kind === 'step-mass' ? '. The kitchen learns from it.' : ''}`,
+      `${name}: ${figure} ${unit}${kind === 'step-mass' || (how !== null && isLast) ? '. The kitchen learns from it.' : ''}`,
     )
-    onClose()
+    setValue(null)
+    if (isOnce) onClose()
   }
   return (
     <Sheet
@@ -177,32 +184,42 @@ export function MeasureSheet({ session, one, onClose }: TaskSheetProps) {
             >
               {kinds.map((each) => (
                 <option key={each} value={each}>
-                  {KIND_NAMES[each]}
+                  {kindOf(each).name}
                 </option>
               ))}
             </SelectInput>
           )}
         </Field>
+        {how !== null && <p className="m-0 max-w-prose text-[16px] text-ink-2">{how}</p>}
         {offered !== null && (
           <BigButton tone="primary" className="justify-self-start" onClick={() => keep(offered)}>
-            Take {offered.toFixed(1)} {KIND_UNITS[kind]} from the {kind === 'core' ? 'probe' : 'scale'}
+            Take {offered.toFixed(1)} {unit} from the {kind === 'core' ? 'probe' : 'scale'}
           </BigButton>
         )}
         <NumberField
-          label={`${KIND_NAMES[kind]}${KIND_UNITS[kind] === '' ? '' : `, ${KIND_UNITS[kind]}`}`}
+          label={`${name}${unit === '' ? '' : `, ${unit}`}`}
           value={value}
           onChange={(next) => {
-            setValue(next)
-            return null
+            const fault = next === null ? null : faultOf(kind, next)
+            setValue(fault === null ? next : null)
+            return fault
           }}
         />
-        <BigButton
-          className="justify-self-start"
-          disabled={value === null}
-          onClick={() => value !== null && keep(value)}
-        >
-          Keep the figure
-        </BigButton>
+        {before.length > 0 && (
+          <p className="m-0 text-ink-2">
+            Written so far: {before.map((each) => `${each.value} ${unit}`).join(', ')}.
+          </p>
+        )}
+        <div className="flex flex-wrap gap-3">
+          <BigButton disabled={value === null} onClick={() => value !== null && keep(value)}>
+            Keep the figure
+          </BigButton>
+          {how !== null && (
+            <BigButton disabled={value === null} onClick={() => value !== null && keep(value, false)}>
+              Keep it, and once more
+            </BigButton>
+          )}
+        </div>
       </div>
     </Sheet>
   )

@@ -40,7 +40,7 @@ export async function addDay(day: CookDay): Promise<void> {
 }
 
 /** The newest day of a dish that is not closed yet, readable or not; null where there is none. */
-async function openDayOf(dishId: string): Promise<string | null> {
+export async function openDayOf(dishId: string): Promise<string | null> {
   const rows = await database().days.where('value.dishIds').equals(dishId).toArray()
   const open = rows
     .flatMap((row) => {
@@ -68,25 +68,35 @@ export async function addPhoto(photo: Photo): Promise<void> {
 
 /** The pictures of a day by their ids; damaged ones are left out. */
 export async function photosOf(dayId: string): Promise<ReadonlyMap<string, Photo>> {
-  const rows = await database().photos.where('dayId').equals(dayId).toArray()
-  return new Map(
+  return readPhotos(await database().photos.where('dayId').equals(dayId).toArray())
+}
+
+/** Pictures by their ids; those that are gone or damaged are left out. */
+export const photosByIds = async (ids: readonly string[]): Promise<ReadonlyMap<string, Photo>> =>
+  readPhotos(await database().photos.bulkGet([...ids]))
+
+const readPhotos = (rows: readonly unknown[]): ReadonlyMap<string, Photo> =>
+  new Map(
     rows.flatMap((row) => {
       const read = parsePhoto(row)
       return read.ok ? [[read.value.id, read.value] as const] : []
     }),
   )
-}
+
+const readDishes = (rows: readonly unknown[]): Dish[] =>
+  rows.flatMap((row) => {
+    const read = dishRepository.parse(row, undefined)
+    return read.kind === 'row' ? [read.row.value] : []
+  })
+
+/** Dishes as they are stored now; those that are gone or damaged are left out. */
+export const dishesNow = async (ids: readonly string[]): Promise<readonly Dish[]> =>
+  readDishes(await database().dishes.bulkGet([...new Set(ids)]))
 
 /** Calls back with dishes by their ids, in that order, now and after each change in any tab; those that are gone are left out. */
 export function watchDishes(ids: readonly string[], onChange: (dishes: readonly Dish[]) => void): () => void {
   const subscription = liveQuery(() => database().dishes.bulkGet([...ids])).subscribe({
-    next: (rows) =>
-      onChange(
-        rows.flatMap((row) => {
-          const read = dishRepository.parse(row, undefined)
-          return read.kind === 'row' ? [read.row.value] : []
-        }),
-      ),
+    next: (rows) => onChange(readDishes(rows)),
     error: (error: unknown) => console.error('Dishes could not be followed', error),
   })
   return () => subscription.unsubscribe()

@@ -8,7 +8,17 @@ export {
   type StorageKind,
 } from './database'
 export { addTasting, type ReadTastings, removeTasting, tastingRepository, watchTastings } from './tastings'
-export { addDay, addPhoto, dayRepository, photosOf, watchDishes, watchOpenDay } from './days'
+export {
+  addDay,
+  addPhoto,
+  dayRepository,
+  dishesNow,
+  openDayOf,
+  photosByIds,
+  photosOf,
+  watchDishes,
+  watchOpenDay,
+} from './days'
 export { keepInHand, readInHand } from './inHand'
 export { fetchLibrary } from './fetchLibrary'
 export type { BadRow, DocumentRepository, Found, Save, Saved, Stored } from './documents'

@@ -15,18 +15,18 @@ export function TastedCard({ kitchen }: { kitchen: Kitchen }) {
   })
   return (
     <Card className="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-2 p-4">
-      <CardTitle title="Learned by tasting" />
+      <CardTitle title="Learned by tasting and measuring" />
       {rows.length === 0 ? (
         <p className="m-0 text-sm text-ink-2">
-          Nothing yet. Taste a mix blind beside its original in Taste, and what the model says of that
-          family’s attributes leans towards what your tasters say.
+          Nothing yet. Taste a mix blind beside its original in Taste, or measure one at the counter (line
+          spread, press, sieve …), and what the model says of that family’s attributes leans towards it.
         </p>
       ) : (
         <div className="overflow-x-auto">
           <table className="w-full border-collapse text-sm">
             <thead>
               <tr className="border-b border-line text-left text-[12.5px] text-ink-2">
-                {['Attribute', 'Reads', 'Tastings', 'Error'].map((head) => (
+                {['Attribute', 'Reads', 'Times', 'Error'].map((head) => (
                   <th key={head} scope="col" className="py-1 pr-2 font-normal">
                     {head}
                   </th>

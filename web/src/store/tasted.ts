@@ -23,10 +23,13 @@ export function useTastedPlaces(part: Pick<Part, 'id' | 'family'>): ReadonlyMap<
       .filter((one) => one.dishId === dishId && (one.partId === id || one.family === family))
       .sort((a, b) => (a.date < b.date ? -1 : 1))
     return new Map(
-      own.map(({ attribute, observed, trialNumber }) => {
+      own.map(({ attribute, observed, trialNumber, by }) => {
         const value = Math.min(10, Math.max(0, observed))
         const where = trialNumber === null ? '' : ` in trial ${trialNumber}`
-        return [attribute, { value, words: `tasted ${value.toFixed(1)}${where}` }]
+        return [
+          attribute,
+          { value, words: `${by === 'check' ? 'measured' : 'tasted'} ${value.toFixed(1)}${where}` },
+        ]
       }),
     )
   }, [tasted, dishId, id, family])

@@ -100,6 +100,7 @@ export async function keepTrial(
     parts: dish.parts,
     written: dish.written,
     asMade: [],
+    photoIds: [],
     notes,
     why: dish.trial.why,
     decision,

@@ -71,6 +71,7 @@ export function tastedOf(tasting: Tasting, observed: readonly Observed[], date: 
         dishId: tasting.dishId,
         trialNumber: sample.trialNumber,
         partId: sample.partId,
+        by: 'tasters',
       },
     ]
   })

@@ -1,11 +1,13 @@
-import { type DayPlan, daySheet, dayToIcal, spell, stretchedWords } from '@frijol/core/day'
+import { batchDishes, type DayPlan, daySheet, dayToIcal, spell, stretchedWords } from '@frijol/core/day'
 import type { Dish, TimedTask } from '@frijol/core/model'
+import { settingWords } from '@frijol/core/series'
 import { clsx } from 'clsx'
 import { CalendarDays, CookingPot, Printer } from 'lucide-react'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
-import { useDish, useDishNames } from '../../store'
+import { run, useDish, useDishNames } from '../../store'
 import { dayCommands, sessionOf, useDayDishes, useDayPlan, useDaySettings, useOpenDay } from '../../store/day'
+import { seriesCommands } from '../../store/learn'
 import {
   Button,
   Card,
@@ -41,7 +43,7 @@ export function CookStage() {
   const hasSteps = dish.parts.some(({ steps }) => steps.length > 0)
   const planning = useDaySettings()
   const { settings, day: document } = planning
-  const dishes = useDayDishes(dish, document?.dishIds ?? [dish.id])
+  const dishes = useDayDishes(dish, document?.dishIds ?? [dish.id], document?.batches)
   const { value, hasFailed, isWorking } = useDayPlan(dishes, hasSteps ? settings : null)
   const plan = value?.ok === true ? value.plan : null
   const navigate = useNavigate()
@@ -92,6 +94,7 @@ export function CookStage() {
           </Card>
         )}
         <Asked planning={planning} dishId={dish.id} />
+        {!isBegun && <Batches planning={planning} dish={dish} />}
         {value === null ? (
           <p role={hasFailed ? 'alert' : 'status'} className="m-0 text-ink-2">
             {hasFailed
@@ -183,6 +186,51 @@ function Asked({ planning, dishId }: { planning: Planning; dishId: string }) {
           onChange={(next) => change('set the nights', { night: next === 'always' ? null : NIGHT })}
         />
       </div>
+    </Card>
+  )
+}
+
+/** Runs of a series that this day makes, in the place of the dish. */
+function Batches({ planning, dish }: { planning: Planning; dish: Dish }) {
+  const batches = planning.day?.batches.filter(({ dishId }) => dishId === dish.id) ?? []
+  const [first] = batches
+  const series = dish.series.find(({ id }) => id === first?.seriesId)
+  if (first === undefined || series === undefined) return null
+  const made = batchDishes(dish, batches)
+  return (
+    <Card className="flex flex-wrap items-start gap-3 px-4 py-2 text-sm" aria-label="Batches of a series">
+      <div className="min-w-0 flex-1">
+        <p className="m-0">
+          {batches.length === 1 ? 'One batch' : `${batches.length} batches`} of the series “{series.name}”, in
+          the place of the whole dish. Each becomes a trial.
+        </p>
+        <ul className="m-0 mt-1 list-none p-0 text-ink-2">
+          {made.map(({ id, name }) => {
+            const batch = batches.find((one) => one.id === id)
+            const run = series.runs.find((one) => one.id === batch?.runId)
+            return (
+              <li key={id}>
+                <b className="text-ink">{name}</b>{' '}
+                {run === undefined ? '' : settingWords(series, run.setting)}
+              </li>
+            )
+          })}
+        </ul>
+      </div>
+      <Button
+        className="min-h-8"
+        onClick={() => {
+          void planning.run(dayCommands.setBatches(dish.id, []))
+          run(
+            seriesCommands.freeRuns(
+              first.seriesId,
+              batches.map(({ runId }) => runId),
+            ),
+          )
+        }}
+      >
+        Cook the dish itself
+      </Button>
     </Card>
   )
 }

@@ -19,16 +19,22 @@ export interface DiagnoseProps {
   trial: Trial | null
   trials: readonly Trial[]
   part: PartKey
-  /** What tasters put off in it. */
+  /** What tasters or checks put off in it. */
   gaps: readonly Gap[]
+  gapsBy: 'tasters' | 'check' | 'both'
 }
 
+const GAPS_WORDS = {
+  tasters: 'What tasters said',
+  check: 'What was measured',
+  both: 'What was tasted and measured',
+} as const
 const MOST_CHIPS = 4
 /** A pause of the hand after which what was typed is looked at, ms. */
 const PAUSE_MS = 350
 
 /** What went wrong: in a cook's words, by tapping, or from what was tasted. Causes ranked, each with its lever. */
-export function Diagnose({ dish, trial, trials, part, gaps }: DiagnoseProps) {
+export function Diagnose({ dish, trial, trials, part, gaps, gapsBy }: DiagnoseProps) {
   const number = trial?.number ?? dish.trial.number
   const [said, setSaid] = useState('')
   const [ids, setIds] = useState<readonly string[]>([])
@@ -77,7 +83,11 @@ export function Diagnose({ dish, trial, trials, part, gaps }: DiagnoseProps) {
       </Field>
       <div role="group" aria-label="Symptoms" className="mt-2 flex flex-wrap gap-1">
         {gaps.length > 0 && (
-          <Symptom isOn={isOfTasting} words="What tasters said" onToggle={() => setOfTasting(!isOfTasting)} />
+          <Symptom
+            isOn={isOfTasting}
+            words={GAPS_WORDS[gapsBy]}
+            onToggle={() => setOfTasting(!isOfTasting)}
+          />
         )}
         {noted.length > 0 && !isOfTasting && ids.length === 0 && said === '' && (
           <Symptom
@@ -116,7 +126,7 @@ export function Diagnose({ dish, trial, trials, part, gaps }: DiagnoseProps) {
         )}
         {isOfTasting && met.length === 0 && (
           <p className="m-0 mt-2 text-sm text-ink-2">
-            Tasters put nothing further off than a panel scatters.
+            Nothing is further off than a panel, or a check, scatters.
           </p>
         )}
         {question !== null && diagnosis.isWorking && (

@@ -1,11 +1,11 @@
 import type { Change, PartKey } from '@frijol/core/history'
-import { whatOf, whatWords } from '@frijol/core/ideas'
-import type { Dish, Idea, IdeaScope, Trial } from '@frijol/core/model'
+import { ratioIdeasOf, whatOf, whatWords } from '@frijol/core/ideas'
+import type { Dish, Idea, IdeaScope, IdeaWhat, Trial } from '@frijol/core/model'
 import { OPERATION_NAMES } from '@frijol/core/reading'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { keepIdea, newId, useTrials, useWorked } from '../../store'
 import { firstSentence } from './words'
-import { Button, Choice, Field, Sheet, TextInput, toast } from '../../ui'
+import { Button, Choice, Field, SelectInput, Sheet, TextInput, toast } from '../../ui'
 
 export interface IdeaSheetProps {
   dish: Dish
@@ -22,6 +22,17 @@ const SCOPES = {
   kitchen: 'everywhere here',
 } as const
 
+/** A part of a worked trial as an idea needs it. */
+function sideOf(worked: ReturnType<typeof useWorked>, part: PartKey) {
+  const shown =
+    worked?.dish.parts.find(({ id }) => id === part.partId) ??
+    worked?.dish.parts.find(({ name }) => name === part.part)
+  const reading = worked?.assessment.parts.find(({ partId }) => partId === shown?.id)
+  return shown === undefined || reading === undefined
+    ? null
+    : { reading, steps: shown.steps, family: shown.family }
+}
+
 /** Keeps a change in mind, to be done again or not, with the reason and where it holds. */
 export function IdeaSheet({ dish, trial, part, change, parentNumber, onClose }: IdeaSheetProps) {
   const { trials } = useTrials(dish.id)
@@ -34,17 +45,15 @@ export function IdeaSheet({ dish, trial, part, change, parentNumber, onClose }: 
     firstSentence(trial.decision.replace(/^\s*set aside[:.,]?\s*/i, '')),
   )
   const [scope, setScope] = useState<keyof typeof SCOPES>('dish')
-  const sideOf = (worked: typeof own) => {
-    const shown =
-      worked?.dish.parts.find(({ id }) => id === part.partId) ??
-      worked?.dish.parts.find(({ name }) => name === part.part)
-    const reading = worked?.assessment.parts.find(({ partId }) => partId === shown?.id)
-    return shown === undefined || reading === undefined
-      ? null
-      : { reading, steps: shown.steps, family: shown.family }
-  }
-  const [after, was] = [sideOf(own), sideOf(before)]
-  const what = change === null || after === null ? null : whatOf(change, was, after)
+  const after = useMemo(() => sideOf(own, part), [own, part])
+  const was = useMemo(() => sideOf(before, part), [before, part])
+  const whats = useMemo((): readonly IdeaWhat[] => {
+    if (change === null || after === null) return []
+    const plain = whatOf(change, was, after)
+    return [...(plain === null ? [] : [plain]), ...ratioIdeasOf(change, was, after)]
+  }, [change, was, after])
+  const [about, setAbout] = useState('0')
+  const what = whats[Number(about)] ?? null
   const isFit = what !== null && words.trim() !== '' && reason.trim() !== ''
   const keep = () => {
     if (what === null) return
@@ -84,10 +93,24 @@ export function IdeaSheet({ dish, trial, part, change, parentNumber, onClose }: 
         </p>
       ) : (
         <div className="grid gap-3">
-          <p className="m-0 rounded-lg bg-oat px-3 py-2 text-sm">
-            <span className="text-ink-2">Met again as: </span>
-            {whatWords(what, (id) => OPERATION_NAMES[id])}
-          </p>
+          {whats.length === 1 ? (
+            <p className="m-0 rounded-lg bg-oat px-3 py-2 text-sm">
+              <span className="text-ink-2">Met again as: </span>
+              {whatWords(what, (id) => OPERATION_NAMES[id])}
+            </p>
+          ) : (
+            <Field label="Met again as">
+              {(props) => (
+                <SelectInput {...props} value={about} onChange={({ target }) => setAbout(target.value)}>
+                  {whats.map((one, at) => (
+                    <option key={at} value={String(at)}>
+                      {whatWords(one, (id) => OPERATION_NAMES[id])}
+                    </option>
+                  ))}
+                </SelectInput>
+              )}
+            </Field>
+          )}
           <Choice
             label="What to do with it"
             options={['rejected', 'kept'] as const}

@@ -2,7 +2,7 @@ import { NOW, partIn, type PartPoint } from '@frijol/core/history'
 import type { Dish, Part, Trial } from '@frijol/core/model'
 import { lazy, Suspense, useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
-import { useDish, useTrials } from '../../store'
+import { useDish, useKitchenStore, useTrials } from '../../store'
 import { useNextTrials, useVine } from '../../store/learn'
 import { Button, Card, Choice, Empty, HeaderActions } from '../../ui'
 import { Diagnose } from './Diagnose'
@@ -76,6 +76,13 @@ function Learning({ dish, part, trials, show, chosen: asked, set }: LearningProp
   const isThere = asked === NOW || trials.some(({ id }) => id === asked)
   const chosen = asked !== null && isThere ? asked : (last?.id ?? NOW)
   const trial = trials.find(({ id }) => id === chosen) ?? null
+  const tasted = useKitchenStore((state) => state.kitchen.tasted)
+  const gapsBy = useMemo(() => {
+    const ways = new Set(
+      tasted.filter((one) => one.dishId === dish.id && one.trialNumber === trial?.number).map(({ by }) => by),
+    )
+    return ways.size > 1 ? 'both' : ways.has('check') ? 'check' : 'tasters'
+  }, [tasted, dish.id, trial?.number])
   const base = useMemo(
     () => (trial === null ? dish : { ...dish, parts: trial.parts, written: trial.written }),
     [dish, trial],
@@ -191,6 +198,7 @@ function Learning({ dish, part, trials, show, chosen: asked, set }: LearningProp
             trials={trials}
             part={key}
             gaps={(entry === null ? undefined : partIn(entry.parts, key))?.tastedGaps ?? NO_GAPS}
+            gapsBy={gapsBy}
           />
           <NextTrials
             dish={dish}

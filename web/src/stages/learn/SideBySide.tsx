@@ -4,6 +4,7 @@ import { useMemo, useState } from 'react'
 import { useWorkedAll } from '../../store'
 import { Button, Card, formatDay, HeaderActions } from '../../ui'
 import { CompareView } from '../../view'
+import { Photos } from './Photos'
 import { distanceWords } from './words'
 
 export interface SideBySideProps {
@@ -108,6 +109,13 @@ export function SideBySide({ dish, trials, part, entries, first, onClose }: Side
             {
               label: 'Made otherwise than planned',
               values: inOrder.map((key) => entryOf(key)?.madeOtherwise.join(', ') ?? ''),
+            },
+            {
+              label: 'Photos',
+              values: inOrder.map((key) => {
+                const ids = trials.find(({ id }) => id === key)?.photoIds ?? []
+                return ids.length === 0 ? '' : <Photos ids={ids} of={nameOf(key)} />
+              }),
             },
             {
               label: 'Notes',

@@ -6,6 +6,7 @@ import { useState } from 'react'
 import { commands, run } from '../../store'
 import { Button, Card, formatDay, IconButton, Tag, toast } from '../../ui'
 import { IdeaSheet } from './IdeaSheet'
+import { Photos } from './Photos'
 import { distanceWords } from './words'
 
 export interface TrialCardProps {
@@ -105,6 +106,11 @@ export function TrialCard({ dish, entry, trial, part, entries }: TrialCardProps)
       )}
       {entry.notes !== '' && (
         <p className="m-0 mt-1.5 line-clamp-4 text-sm whitespace-pre-line">{entry.notes}</p>
+      )}
+      {trial !== null && trial.photoIds.length > 0 && (
+        <div className="mt-2">
+          <Photos ids={trial.photoIds} of={`Trial ${trial.number}`} />
+        </div>
       )}
       {entry.decision !== '' && <p className="m-0 mt-1 text-sm text-ink-2">{entry.decision}</p>}
       {idea !== null && trial !== null && (

@@ -6,6 +6,8 @@ import {
   followedBy,
   madeTrial,
   missedChecks,
+  tastedByChecks,
+  trialOfBatch,
   weighLines,
   type WeighLine,
   withMasses,
@@ -18,17 +20,21 @@ import type {
   Dish,
   Photo,
   TimedTask,
+  Trial,
   Weighing,
 } from '@frijol/core/model'
 import { useEffect, useMemo, useState } from 'react'
-import { addPhoto, photosOf } from '../../data'
+import { addPhoto, dishesNow, photosOf } from '../../data'
 import { runJob, type ReplanResult } from '../../workers'
 import { newId } from '../ids'
-import { useKitchenStore } from '../kitchen'
+import { changeKitchen, useKitchenStore } from '../kitchen'
 import { learnFrom } from '../weighings'
 import * as commands from './dayCommands'
 import { nightsAround } from './planning'
 import { flushDay, runDay, useOpenDay } from './openDay'
+
+/** What a kitchen keeps of tastings and checks. */
+const MOST_TASTED = 5000
 
 const sessionNow = (): CookSession | null => useOpenDay.getState().value?.session ?? null
 const event = (taskId: string, what: DayEvent['what'], minutes: number | null = null): DayEvent => ({
@@ -198,17 +204,48 @@ export function useClosings(session: CookSession | null): readonly DishClosing[]
   )
 }
 
+/** What was measured at the end of parts teaches their families, in the place of what this day taught before. */
+function learnFromChecks({ id: dayId }: CookDay, session: CookSession, trials: readonly Trial[]): void {
+  const { library, kitchen } = useKitchenStore.getState()
+  if (library === null) return
+  const taught = session.dishes.flatMap((dish, at) => {
+    const trial = trials[at]
+    return trial === undefined
+      ? []
+      : tastedByChecks(
+          session,
+          dish,
+          { library, kitchen },
+          { dayId, dishId: trial.dishId, trialNumber: trial.number, date: trial.date },
+        )
+  })
+  const isTaught = ({ tastingId }: { tastingId: string }) => tastingId === dayId
+  if (taught.length === 0 && !kitchen.tasted.some(isTaught)) return
+  changeKitchen('learn from what was measured', (now) => ({
+    ...now,
+    tasted: [...now.tasted.filter((one) => !isTaught(one)), ...taught].slice(-MOST_TASTED),
+  }))
+}
+
 /** Closes the day: each dish is kept as a trial as it was made, and goes on as the next one. */
 export async function closeDay(clock: (ms: number) => string): Promise<boolean> {
   const session = sessionNow()
+  const day = useOpenDay.getState().value
   const { library, kitchen } = useKitchenStore.getState()
-  if (session === null || library === null) return false
+  if (session === null || day === null || library === null) return false
   const now = new Date()
   const date = `${now.getFullYear()}-${String(now.getMonth() + 1).padStart(2, '0')}-${String(now.getDate()).padStart(2, '0')}`
-  const trials = session.dishes.map((dish) =>
-    madeTrial(session, dish, { library, kitchen }, { id: newId(), date, clock }),
-  )
+  const batchOf = new Map(day.batches.map((batch) => [batch.id, batch]))
+  const whole = await dishesNow(day.batches.map(({ dishId }) => dishId))
+  const trials = session.dishes.map((dish) => {
+    const trial = madeTrial(session, dish, { library, kitchen }, { id: newId(), date, clock })
+    const batch = batchOf.get(dish.id)
+    return batch === undefined
+      ? trial
+      : trialOfBatch(trial, batch, whole.find(({ id }) => id === batch.dishId) ?? null)
+  })
   const isClosed = runDay(commands.closeDay(now.getTime(), trials))
   await flushDay()
+  if (isClosed) learnFromChecks(day, session, trials)
   return isClosed
 }

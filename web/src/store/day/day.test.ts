@@ -1,4 +1,4 @@
-import { planDay, weighLines } from '@frijol/core/day'
+import { dishesOfDay, planDay, weighLines } from '@frijol/core/day'
 import { assess } from '@frijol/core/assess'
 import { type Dish, defaultKitchen } from '@frijol/core/model'
 import { demoKitchen } from '@frijol/demo'
@@ -8,6 +8,7 @@ import {
   acceptPlan,
   beginTask,
   closeDay,
+  cookBatches,
   dayCommands,
   endTask,
   giveLonger,
@@ -26,6 +27,7 @@ import {
   addPhoto,
   dayRepository,
   dishRepository,
+  photosByIds,
   photosOf,
   readTrials,
   watchOpenDay,
@@ -38,6 +40,7 @@ import { closeDayDocument, flushDay, openDay, redoDay, undoDay, useOpenDay } fro
 const [demo] = demoKitchen().dishes
 if (demo === undefined) throw new Error('the demo has no dish')
 const dish: Dish = demo
+const JPEG = 'data:image/jpeg;base64,AAAA'
 const at = '2026-06-18T08:00:00.000Z'
 const settings = {
   anchor: { kind: 'serve' as const, at: '2026-06-18T13:00' },
@@ -53,6 +56,7 @@ const dayOf = (id: string) => ({
   createdAt: at,
   updatedAt: at,
   dishIds: [dish.id],
+  batches: [],
   settings,
   session: null,
 })
@@ -205,6 +209,93 @@ describe('a day at the counter', () => {
     expect(useKitchenStore.getState().kitchen.observations).toMatchObject([{ operation: 'brown' }])
   })
 
+  it('learns from what was measured at the end of a part, once for each day', async () => {
+    const { openKitchen } = await import('../kitchen')
+    await openKitchen()
+    begin()
+    const part = dish.parts.find(({ family }) => family === 'coating-sauce')
+    const measureSauce = (value: number) =>
+      writeMeasure({
+        kind: 'line-spread',
+        dishId: dish.id,
+        partId: part?.id ?? null,
+        stepId: part?.steps.at(-1)?.id ?? null,
+        value,
+      })
+    measureSauce(6)
+    measureSauce(6.4)
+    expect(useKitchenStore.getState().kitchen.tasted).toEqual([])
+    await closeDay(() => '13:00')
+    const [taught, ...more] = useKitchenStore.getState().kitchen.tasted
+    expect(more).toEqual([])
+    expect(taught).toMatchObject({
+      attribute: 'thickness',
+      by: 'check',
+      people: 2,
+      dishId: dish.id,
+      trialNumber: dish.trial.number,
+      tastingId: 'd1',
+    })
+    expect(taught?.observed).toBeCloseTo(8.5 - 0.8 * 6.2, 6)
+    // Opened again by undo and measured once more: it teaches in the place of what it taught before.
+    undoDay()
+    measureSauce(9)
+    await closeDay(() => '13:30')
+    expect(useKitchenStore.getState().kitchen.tasted).toHaveLength(1)
+    expect(useKitchenStore.getState().kitchen.tasted[0]?.people).toBe(3)
+  })
+
+  it('keeps with a trial the pictures that were taken of it', async () => {
+    begin()
+    const [task] = plan.tasks
+    if (task === undefined) throw new Error('no task')
+    await addPhoto({ id: 'p1', dayId: 'd1', takenAt: 1, width: 2, height: 2, dataUrl: JPEG })
+    writeNote('', task, 'p1')
+    await closeDay(() => '13:00')
+    const [trial] = (await readTrials(dish.id)).trials
+    expect(trial?.photoIds).toEqual(['p1'])
+    expect([...(await photosByIds(['p1', 'gone'])).keys()]).toEqual(['p1'])
+  })
+
+  it('makes runs of a series in the place of their dish, each a trial of the dish', async () => {
+    const [series] = dish.series
+    const runs = series?.runs.filter(({ day }) => day === 3).slice(0, 2) ?? []
+    expect(runs).toHaveLength(2)
+    const batches = runs.map(({ id }, place) => ({
+      id: `b${place}`,
+      dishId: dish.id,
+      seriesId: series?.id ?? '',
+      runId: id,
+      trialNumber: 20 + place,
+    }))
+    expect(await cookBatches(dish, batches)).toBeNull()
+    expect(useOpenDay.getState().value?.batches).toHaveLength(2)
+    const dishes = dishesOfDay(dish, batches)
+    runDay(dayCommands.beginDay(sessionOf(plan, dishes)))
+    // The same line of two batches is weighed twice.
+    for (const [place, own] of dishes.entries()) {
+      const [line] = weighLines(own, assess(own, library, defaultKitchen), defaultKitchen)
+      if (line === undefined) throw new Error('nothing to weigh')
+      const massG = line.targetG + 30 + place
+      writeWeighing(line, { massG, by: 'scale', instead: null, additions: [] })
+    }
+    expect(session().weighings.map(({ dishId }) => dishId)).toEqual(['b0', 'b1'])
+    // A day that has begun is not laid out anew.
+    expect(await cookBatches(dish, [])).toContain('has begun')
+    const stored = await dishRepository.read(dish.id)
+    const before = stored.kind === 'row' ? stored.row.value.trial.fromNumber : null
+    await closeDay(() => '13:00')
+    const { trials } = await readTrials(dish.id)
+    expect(trials.map(({ number }) => number)).toEqual([20, 21])
+    for (const trial of trials) {
+      expect(trial.dishId).toBe(dish.id)
+      expect(trial.fromNumber).toBe(before)
+      expect(trial.asMade).toHaveLength(1)
+      expect(trial.parts.map(({ id }) => id)).toEqual(dish.parts.map(({ id }) => id))
+    }
+    expect(trials[0]?.parts).not.toEqual(trials[1]?.parts)
+  })
+
   it('goes into a backup with its pictures, and comes back out of it', async () => {
     begin()
     await flushDay()
@@ -214,7 +305,7 @@ describe('a day at the counter', () => {
       takenAt: 1,
       width: 2,
       height: 2,
-      dataUrl: 'data:image/jpeg;base64,AAAA',
+      dataUrl: JPEG,
     })
     const { content, bad } = await readAll()
     expect(bad).toEqual([])

@@ -1,6 +1,8 @@
+import { weighingKey } from '@frijol/core/day'
 import type {
   CookDay,
   CookSession,
+  DayBatch,
   DayEvent,
   DayMeasure,
   DayNote,
@@ -27,11 +29,21 @@ export const changeSettings = (label: string, change: Partial<DaySettings>): Day
   },
 })
 
-/** Which dishes a day cooks. Tasks that were held of a dish that goes, go with it. */
+/** The runs of a series that a day makes, in the place of their dish. @param batches none = the dish itself */
+export const setBatches = (dishId: string, batches: readonly DayBatch[]): DayCommand => ({
+  label: batches.length === 0 ? 'cook the dish itself' : 'cook runs of a series',
+  apply: (day) => {
+    day.batches = [...day.batches.filter((one) => one.dishId !== dishId), ...batches]
+    day.settings.held = []
+  },
+})
+
+/** Which dishes a day cooks. Tasks that were held of a dish that goes, and its batches, go with it. */
 export const setDishes = (dishIds: readonly string[]): DayCommand => ({
   label: 'change the dishes of the day',
   apply: (day) => {
     day.dishIds = [...dishIds]
+    day.batches = day.batches.filter(({ dishId }) => dishIds.includes(dishId))
     day.settings.held = day.settings.held.filter(({ id }) => dishIds.some((one) => id.startsWith(`${one}:`)))
   },
 })
@@ -74,10 +86,8 @@ export const takePlan = (tasks: readonly TimedTask[], serveMin: number): DayComm
 export const weigh = (weighing: Weighing): DayCommand => ({
   label: `weigh ${weighing.massG.toFixed(1)} g`,
   apply: inSession((session) => {
-    session.weighings = session.weighings.filter(
-      ({ lineId, stepId, partId }) =>
-        lineId !== weighing.lineId || stepId !== weighing.stepId || partId !== weighing.partId,
-    )
+    const key = weighingKey(weighing)
+    session.weighings = session.weighings.filter((one) => weighingKey(one) !== key)
     session.weighings.push(weighing)
   }),
 })

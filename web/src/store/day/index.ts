@@ -21,7 +21,7 @@ export {
 } from './cooking'
 export * as dayCommands from './dayCommands'
 export { flushDay, openDay, redoDay, runDay, undoDay, useOpenDay } from './openDay'
-export { fieldOf, useDayDishes, useDayPlan, useDaySettings } from './planning'
+export { cookBatches, fieldOf, useDayDishes, useDayPlan, useDaySettings } from './planning'
 export {
   connectDevices,
   disconnectDevices,

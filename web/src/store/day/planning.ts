@@ -1,14 +1,14 @@
-import type { DayAsk } from '@frijol/core/day'
-import type { CookDay, DaySettings, Dish } from '@frijol/core/model'
+import { type DayAsk, dishesOfDay } from '@frijol/core/day'
+import type { CookDay, DayBatch, DaySettings, Dish } from '@frijol/core/model'
 import { useEffect, useMemo, useState } from 'react'
-import { addDay, watchDishes, watchOpenDay } from '../../data'
+import { addDay, openDayOf, watchDishes, watchOpenDay } from '../../data'
 import { type PlanResult, runJob } from '../../workers'
 import { type Aside, useAside } from '../aside'
 import { useDish } from '../assessed'
 import { newId, nowIso } from '../ids'
 import { useKitchenStore } from '../kitchen'
-import { changeSettings, setDishes } from './dayCommands'
-import { closeDayDocument, type DayCommand, openDay, runDay, useOpenDay } from './openDay'
+import { changeSettings, setBatches, setDishes } from './dayCommands'
+import { closeDayDocument, type DayCommand, flushDay, openDay, runDay, useOpenDay } from './openDay'
 
 const HOUR_SERVED = 13
 const pad = (value: number): string => String(value).padStart(2, '0')
@@ -55,23 +55,48 @@ export function useFollowedDay(dishId: string): CookDay | null {
   return day !== null && day.dishIds.includes(dishId) ? day : null
 }
 
+const freshDay = (dish: Dish, batches: readonly DayBatch[] = []): CookDay => {
+  const now = nowIso()
+  return {
+    format: 'frijol/day',
+    version: 1,
+    id: newId(),
+    name: dish.menu === '' ? dish.name : dish.menu,
+    createdAt: now,
+    updatedAt: now,
+    dishIds: [dish.id],
+    batches: [...batches],
+    settings: usual,
+    session: null,
+  }
+}
+
+/**
+ * Puts runs of a series on the day of their dish; the day is made where there is none yet.
+ * @returns what is in the way; null where they are on it
+ */
+export async function cookBatches(dish: Dish, batches: readonly DayBatch[]): Promise<string | null> {
+  const id = await openDayOf(dish.id)
+  if (id === null) {
+    await addDay(freshDay(dish, batches))
+    return null
+  }
+  await openDay(id)
+  const day = useOpenDay.getState().value
+  if (day?.id !== id) return 'The day of this dish cannot be opened. Nothing was changed; try again.'
+  if (day.session !== null)
+    return 'A day of this dish has begun at the counter. Close it first; nothing was changed.'
+  const isOn = runDay(setBatches(dish.id, batches))
+  await flushDay()
+  return isOn ? null : 'The day does not take these batches. Nothing was changed.'
+}
+
 let adding: Promise<void> | null = null
 /** Changes the day of a dish; its document is made where there is none yet. */
 async function changeDay(dish: Dish, command: DayCommand): Promise<void> {
   const isOpen = () => useOpenDay.getState().value?.dishIds.includes(dish.id) === true
   if (!isOpen()) {
-    const now = nowIso()
-    const day: CookDay = {
-      format: 'frijol/day',
-      version: 1,
-      id: newId(),
-      name: dish.menu === '' ? dish.name : dish.menu,
-      createdAt: now,
-      updatedAt: now,
-      dishIds: [dish.id],
-      settings: usual,
-      session: null,
-    }
+    const day = freshDay(dish)
     adding ??= addDay(day)
       .then(() => openDay(day.id))
       .finally(() => {
@@ -96,15 +121,21 @@ export function useDaySettings() {
   }
 }
 
+const NO_BATCHES: readonly DayBatch[] = []
+
 /** The dishes that a day cooks: the open one as it is on the screen, the others as they are stored. */
-export function useDayDishes(dish: Dish, ids: readonly string[]): readonly Dish[] {
+export function useDayDishes(
+  dish: Dish,
+  ids: readonly string[],
+  batches: readonly DayBatch[] = NO_BATCHES,
+): readonly Dish[] {
   const [stored, setStored] = useState<readonly Dish[]>([])
   const others = ids.filter((id) => id !== dish.id).join('\n')
   useEffect(() => (others === '' ? undefined : watchDishes(others.split('\n'), setStored)), [others])
   return useMemo(() => {
     const wanted = new Set(others.split('\n'))
-    return [dish, ...stored.filter(({ id }) => wanted.has(id))]
-  }, [dish, stored, others])
+    return [dish, ...stored.filter(({ id }) => wanted.has(id))].flatMap((one) => dishesOfDay(one, batches))
+  }, [dish, stored, others, batches])
 }
 
 interface DayQuestion {

@@ -329,6 +329,7 @@ describe('a trial that is kept', () => {
     parts: dish.parts,
     written: [],
     asMade: [],
+    photoIds: [],
     notes: '',
     decision: '',
   })

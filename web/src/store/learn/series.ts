@@ -38,6 +38,32 @@ export const madeAs = (seriesId: string, runId: string, trialNumber: number): Co
   }),
 })
 
+/**
+ * Runs are to be made on one day: each has the number of its trial from here on, and the formula in work comes after
+ * them.
+ * @param from the first number that is free
+ */
+export const planRuns = (seriesId: string, runIds: readonly string[], from: number): Command => ({
+  label: 'put runs of a series on a day',
+  apply: (dish) => {
+    const runs = dish.series.find(({ id }) => id === seriesId)?.runs ?? []
+    runIds.forEach((runId, at) => {
+      const run = runs.find(({ id }) => id === runId)
+      if (run !== undefined) run.trialNumber = from + at
+    })
+    dish.trial.number = from + runIds.length
+  },
+})
+
+/** Runs that were on a day and are not made. */
+export const freeRuns = (seriesId: string, runIds: readonly string[]): Command => ({
+  label: 'take runs of a series off a day',
+  apply: (dish) => {
+    for (const run of dish.series.find(({ id }) => id === seriesId)?.runs ?? [])
+      if (runIds.includes(run.id)) run.trialNumber = null
+  },
+})
+
 /** @param value null = not scored */
 export const scoreRun = (
   seriesId: string,

@@ -1,7 +1,9 @@
 import { attributeName, type Dish, type Series, type SeriesRun, type Trial } from '@frijol/core/model'
 import { dishOfRun, settingWords } from '@frijol/core/series'
 import { clsx } from 'clsx'
-import { run as act, useKitchenStore } from '../../../store'
+import { useNavigate } from 'react-router'
+import { newId, run as act, useKitchenStore } from '../../../store'
+import { cookBatches } from '../../../store/day'
 import { goOn, seriesCommands } from '../../../store/learn'
 import { Button, Card, NumberField, Tag, toast } from '../../../ui'
 
@@ -36,7 +38,7 @@ export function SeriesRuns({ dish, series, trials, onRemove }: SeriesRunsProps) 
       </div>
       {days.map((day) => (
         <section key={day} aria-label={`Day ${day}`}>
-          <h3 className="m-0 bg-husk/60 px-4 py-1 text-[13px]">Day {day}</h3>
+          <DayHead dish={dish} series={series} day={day} trials={trials} />
           <ol className="m-0 list-none p-0">
             {series.runs
               .filter((run) => run.day === day)
@@ -55,6 +57,56 @@ export function SeriesRuns({ dish, series, trials, onRemove }: SeriesRunsProps) 
         </section>
       ))}
     </Card>
+  )
+}
+
+const MOST_BATCHES = 12
+
+/** A day of a series: what is not made yet of it goes on the day plan together. */
+function DayHead({ dish, series, day, trials }: Omit<RunProps, 'run' | 'isNext'> & { day: number }) {
+  const navigate = useNavigate()
+  const open = series.runs
+    .filter((one) => one.day === day && one.trialNumber === null && !isScored(one))
+    .sort((a, b) => a.place - b.place)
+    .slice(0, MOST_BATCHES)
+  const plan = async () => {
+    const from = Math.max(dish.trial.number, ...trials.map(({ number }) => number + 1))
+    const fault = await cookBatches(
+      dish,
+      open.map(({ id }, at) => ({
+        id: newId(),
+        dishId: dish.id,
+        seriesId: series.id,
+        runId: id,
+        trialNumber: from + at,
+      })),
+    )
+    if (fault !== null) return toast(fault)
+    act(
+      seriesCommands.planRuns(
+        series.id,
+        open.map(({ id }) => id),
+        from,
+      ),
+    )
+    toast(
+      `${open.length === 1 ? 'One batch is' : `${open.length} batches are`} on one day, as trials ${from} to ${from + open.length - 1}.`,
+    )
+    void navigate(`/dish/${dish.id}/cook`)
+  }
+  return (
+    <div className="flex flex-wrap items-center gap-3 bg-husk/60 px-4 py-1">
+      <h3 className="m-0 text-[13px]">Day {day}</h3>
+      {open.length > 1 && (
+        <button
+          type="button"
+          className="ml-auto min-h-7 text-[13px] underline underline-offset-2"
+          onClick={() => void plan()}
+        >
+          plan these {open.length} as one day
+        </button>
+      )}
+    </div>
   )
 }
 
@@ -102,7 +154,13 @@ function Run({ dish, series, run, isNext, trials }: RunProps) {
           <span className={run.isControl ? 'text-ink-2' : 'font-semibold'}>
             {settingWords(series, run.setting)}
           </span>
-          {run.trialNumber !== null && <span className="text-ink-2"> · trial {run.trialNumber}</span>}
+          {run.trialNumber !== null && (
+            <span className="text-ink-2">
+              {' '}
+              · {trials.some(({ number }) => number === run.trialNumber) ? 'trial' : 'to be trial'}{' '}
+              {run.trialNumber}
+            </span>
+          )}
         </span>
         {run.trialNumber === null && run.failed === '' && (
           <Button
