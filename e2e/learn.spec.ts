@@ -138,3 +138,126 @@ for (const [name, path] of [
       expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width)
     }
   })
+
+const SERIES = '/dish/moussaka/learn?part=moussaka-white-sauce&show=series'
+
+test('a day of a series is planned together, measured, photographed, and kept as a trial for each batch', async ({
+  page,
+}) => {
+  await openDemo(page)
+  await page.goto(SERIES)
+  await page.getByRole('button', { name: 'plan these 4 as one day' }).click()
+  await expect(page.getByText('4 batches are on one day, as trials 6 to 9.')).toBeVisible()
+  const batches = page.getByLabel('Batches of a series')
+  await expect(batches.getByRole('listitem')).toHaveCount(4)
+  await page.getByRole('button', { name: 'Start cooking' }).click()
+  await page.getByRole('button', { name: 'Close the day' }).waitFor()
+  // The last doing of the first batch: a ring on a glass, twice.
+  await page.getByRole('button', { name: 'All steps' }).click()
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /Plate White sauce, batch 2/ })
+    .click()
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'Note', exact: true }).click()
+  await page.locator('input[type=file]').setInputFiles({
+    name: 'sauce.png',
+    mimeType: 'image/png',
+    buffer: readFileSync(new URL('../docs/screenshots/shelf.png', import.meta.url)),
+  })
+  await expect(page.getByText('The picture is kept with this step.')).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'All steps' }).click()
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /Simmer: white sauce, batch 2/ })
+    .click()
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'Measure', exact: true }).click()
+  await page.getByLabel('What is measured').selectOption('line-spread')
+  const figure = page.getByLabel('Line spread after 60 s, cm')
+  await figure.fill('99')
+  await expect(page.getByText('Between 0 and 12 cm.')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Keep the figure' })).toBeDisabled()
+  await figure.fill('7.6')
+  await page.getByRole('button', { name: 'Keep it, and once more' }).click()
+  await expect(page.getByText('Written so far: 7.6 cm.')).toBeVisible()
+  await figure.fill('8')
+  await page.getByRole('button', { name: 'Keep the figure' }).click()
+  await page.getByRole('button', { name: 'Close the day' }).click()
+  await expect(page.getByText(/spreads: 7\.8 cm, median of 2: thickness 2\.3/)).toBeVisible()
+  await page.getByRole('button', { name: 'Keep 4 trials as made' }).click()
+  await expect(page.getByText(/Each dish is kept as a trial/)).toBeVisible()
+
+  await page.goto('/dish/moussaka/learn?part=moussaka-white-sauce')
+  for (const number of [6, 7, 8, 9]) await expect(seed(page, number)).toBeAttached()
+  await seed(page, 7).click()
+  await page.getByRole('button', { name: 'What was measured' }).click()
+  await expect(page.getByRole('list', { name: 'Likely causes' })).toBeVisible()
+  await page.getByRole('button', { name: /^Trial 7, picture 1 of 1/ }).click()
+  await expect(page.getByRole('img', { name: 'Trial 7 as it was made' })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'Lay side by side' }).click()
+  await expect(page.getByRole('row', { name: /^Photos/ }).getByRole('button')).toHaveCount(1)
+
+  // What was measured stands ready as a score of the run.
+  await page.goto(SERIES)
+  await page.getByRole('button', { name: 'As tasted' }).click()
+  await expect(page.getByText('11 of 14 scored')).toBeVisible()
+  await page.goto('/kitchen')
+  await expect(page.getByText('Learned by tasting and measuring')).toBeVisible()
+  await expect(page.getByRole('row', { name: /thickness of coating sauce/i })).toBeVisible()
+})
+
+test('two tabs score one series, and one is killed: every score is there', async ({ page, context }) => {
+  await openDemo(page)
+  await page.goto(SERIES)
+  const other = await context.newPage()
+  await other.goto(SERIES)
+  const day = (of: Page) => of.getByRole('region', { name: 'Day 3' })
+  const first = (of: Page, at: number) => day(of).getByRole('listitem').nth(at).getByLabel('thickness')
+  await first(page, 0).fill('6.1')
+  await first(other, 1).fill('5.2')
+  await first(page, 2).fill('4.4')
+  await first(page, 2).press('Tab')
+  await waitSaved(page)
+  await waitSaved(other)
+  await expect(first(page, 1)).toHaveValue('5.2')
+  await expect(first(other, 2)).toHaveValue('4.4')
+  await first(other, 3).fill('7.3')
+  await first(other, 3).press('Tab')
+  await waitSaved(other)
+  await other.close({ runBeforeUnload: false })
+  await page.reload()
+  for (const [at, value] of ['6.1', '5.2', '4.4', '7.3'].entries())
+    await expect(first(page, at)).toHaveValue(value)
+})
+
+test('the keyboard alone goes from the vine to a diagnosis, an idea and a ratio kept in mind', async ({
+  page,
+}) => {
+  await openDemo(page)
+  await page.goto('/dish/moussaka/learn?trial=moussaka-t3')
+  await seed(page, 5).focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Trial 5', exact: true })).toBeVisible()
+  await page.getByLabel('In your words').focus()
+  await page.keyboard.type('pasty')
+  await expect(page.getByRole('list', { name: 'Likely causes' })).toBeVisible()
+  await seed(page, 3).focus()
+  await page.keyboard.press('Enter')
+  const keep = page.getByRole('button', { name: /^Keep in mind: / }).first()
+  await keep.focus()
+  await page.keyboard.press('Enter')
+  const sheet = page.getByRole('dialog', { name: 'Keep in mind' })
+  await sheet.getByLabel('Met again as').focus()
+  await page.keyboard.press('ArrowDown')
+  await sheet.getByLabel('Why').focus()
+  await page.keyboard.type('too soft')
+  await sheet.getByRole('button', { name: 'Keep in mind' }).focus()
+  await page.keyboard.press('Enter')
+  await expect(sheet).toHaveCount(0)
+  await expect(page.getByText('too soft')).toBeVisible()
+  // The hand is back where it was.
+  await expect(keep).toBeFocused()
+})

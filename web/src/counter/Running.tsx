@@ -37,9 +37,7 @@ function One({ one, live, now, onOpen }: OneProps) {
   const isOfMany = new Set(live.tasks.map(({ task: { dishId } }) => dishId)).size > 1
   const checks = live.tasks.filter(
     (check) =>
-      check.task.kind === 'check' &&
-      check.task.stepId === task.stepId &&
-      check.task.dishId === task.dishId,
+      check.task.kind === 'check' && check.task.stepId === task.stepId && check.task.dishId === task.dishId,
   )
   const check = checks.find((next) => next.state === 'waiting')
   return (

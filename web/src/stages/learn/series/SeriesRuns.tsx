@@ -81,7 +81,10 @@ function DayHead({ dish, series, day, trials }: Omit<RunProps, 'run' | 'isNext'>
         trialNumber: from + at,
       })),
     )
-    if (fault !== null) return toast(fault)
+    if (fault !== null) {
+      toast(fault)
+      return
+    }
     act(
       seriesCommands.planRuns(
         series.id,
