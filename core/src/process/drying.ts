@@ -2,7 +2,7 @@ import { PROTEIN, STARCH, WATER } from '../program'
 import type { Form } from '../model'
 import type { Bench } from './bench'
 import { LAST_WATER, LEATHERY_WATER, temperatureScale } from './laws/drying'
-import { type Air, airLimit, hobLimit } from './laws/evaporation'
+import { type Air, airLimit, hobLimit, PAN_G_PER_MIN_DM2 } from './laws/evaporation'
 import { LOOSE, poolOf, STRIDE } from './workspace'
 
 /** Thickness at which a form's constant holds, mm. @source the yields table's pieces */
@@ -36,6 +36,9 @@ const DRYER_AREA_DM2 = 40
 const COVER_HALF = 0.2
 /** A dish is so deep: g of food on each dm2. Practice. */
 const DISH_G_PER_DM2 = 260
+/** A cake or a loaf in its tin stands so deep, g on each dm2; heat that comes through the tin drives vapour out, too. @source 770 g of batter in 23 cm; bread_bake of the yields; practice */
+const TIN_G_PER_DM2 = 185
+const TIN_HEAT = 1.6
 const MOST_TURNS = 26
 export const MOST_MINUTES = 2880
 
@@ -47,16 +50,32 @@ function skinned({ solidsG, massG }: Bench): number {
   return 1 - (1 - SKIN_FACTOR) / (1 + Math.exp((SKIN_SOLIDS - share) / 0.03))
 }
 
+/** A pan of sauce, or of pieces in so much of their juice, is one load, however full. Practice. */
+const JUICY = 0.2
+function setsIn({ op, rows, massG }: Bench): number {
+  let sets = 0
+  for (const row of op.rows) sets += poolOf(rows, row, PROTEIN) + poolOf(rows, row, STARCH)
+  return massG > 0 ? sets / massG : 0
+}
+/** What lies in a pan as a liquid, or in one; a batter sets and is none. */
+export const isPoured = (bench: Bench): boolean =>
+  bench.op.spec?.medium === 'pan' &&
+  bench.massG > 0 &&
+  (bench.looseG > JUICY * bench.massG ||
+    (bench.op.phaseBefore === 'liquid' && bench.waterG > 0.6 * bench.massG)) &&
+  !(FRIES.has(bench.op.spec.id) && bench.op.isMixed && setsIn(bench) > BATTER_SETS)
+/** How strong the fire is: as said, gentle where it only sweats. */
+const fireOf = ({ op }: Bench): keyof typeof PAN_G_PER_MIN_DM2 =>
+  op.step.settings.heat ?? (op.spec?.id === 'sweat' ? 'low' : 'medium')
+
 /** A batter that is fried sets: it gives off vapour as a patty does, not as a liquid. Practice. */
 const FRIES: ReadonlySet<string> = new Set(['shallow-fry', 'sear', 'deep-fry'])
 const BATTER_SETS = 0.09
 const BATTER_FACTOR = 0.05
-function battered({ op, rows, massG }: Bench): number {
+function battered(bench: Bench): number {
+  const { op } = bench
   if (!FRIES.has(op.spec?.id ?? '') || !op.isMixed) return 1
-  let sets = 0
-  for (const row of op.rows) sets += poolOf(rows, row, PROTEIN) + poolOf(rows, row, STARCH)
-  const share = massG > 0 ? sets / massG : 0
-  return 1 - (1 - BATTER_FACTOR) / (1 + Math.exp((BATTER_SETS - share) / 0.015))
+  return 1 - (1 - BATTER_FACTOR) / (1 + Math.exp((BATTER_SETS - setsIn(bench)) / 0.015))
 }
 
 /** Most vapour that the heat and the air allow in one load, g/min. */
@@ -65,16 +84,20 @@ function vapourLimit(bench: Bench): number {
   const medium = op.spec?.medium ?? 'none'
   switch (medium) {
     case 'pan':
-    case 'oil':
-      return hobLimit(program.kitchen.equipment.find(({ kind }) => kind === 'hob')?.powerKw ?? POWER_KW)
+    case 'oil': {
+      const hob = hobLimit(program.kitchen.equipment.find(({ kind }) => kind === 'hob')?.powerKw ?? POWER_KW)
+      return isPoured(bench) ? Math.min(hob, PAN_G_PER_MIN_DM2[fireOf(bench)] * placed.areaDm2) : hob
+    }
     case 'oven':
     case 'fryer-air':
     case 'grill': {
       const isFan = op.step.settings.isFan ?? placed.oven?.isFan ?? false
       const air: Air = medium === 'oven' ? (isFan ? 'fan' : 'still') : medium === 'grill' ? 'fan' : 'fryer'
-      const area = op.isInDish
-        ? Math.min(placed.areaDm2, bench.massG / DISH_G_PER_DM2) * skinned(bench)
-        : placed.areaDm2 * SHOWN_AREA
+      const area = op.isBready
+        ? (bench.massG / TIN_G_PER_DM2) * TIN_HEAT
+        : op.isInDish
+          ? Math.min(placed.areaDm2, bench.massG / DISH_G_PER_DM2) * skinned(bench)
+          : placed.areaDm2 * SHOWN_AREA
       return airLimit(Number.isNaN(tempC) ? (op.spec?.usualC ?? 180) : tempC, air) * area
     }
     default:

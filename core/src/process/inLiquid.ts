@@ -3,11 +3,18 @@ import { BROTH_TAKEN_UP, EVAPORATED, INTO_WATER, TAKEN_UP } from './accounts'
 import type { Bench } from './bench'
 import { bringDown } from './drying'
 import { wantedLoss } from './ends'
-import { type Bubbling, hobLimit, surfaceRate } from './laws/evaporation'
+import {
+  type Bubbling,
+  hobLimit,
+  SLOW_COOKER,
+  stillSurface,
+  SURFACE_G_PER_MIN_DM2,
+  surfaceRate,
+} from './laws/evaporation'
 import { partingFraction } from './laws/parting'
 import { uptakeAfter } from './laws/uptake'
 import { evenOut, takeUp } from './solutes'
-import { LOOSE, SOAKED, STRIDE } from './workspace'
+import { CORE_C, LOOSE, SOAKED, STRIDE } from './workspace'
 
 const BUBBLING: Partial<Record<string, Bubbling>> = {
   boil: 'boil',
@@ -19,6 +26,8 @@ const BUBBLING: Partial<Record<string, Bubbling>> = {
   'pressure-cook': 'warm',
 }
 const POWER_KW = 2
+/** What is warmer than this was heated, and is held. C */
+const HELD_FROM_C = 45
 /** Below this the pot only steams. C */
 const WARM_BELOW_C = 85
 /** Alcohol that stays however long it cooks, and how fast the rest goes. @source 40 % left at 15 min, 25 % at 1 h: USDA retention table */
@@ -130,20 +139,24 @@ function blanch(bench: Bench, minutes: number): void {
 
 /** Grams a minute that leave one load of the pot. */
 function potRate(bench: Bench): number {
-  const { op, tempC, placed, program } = bench
+  const { op, placed, program } = bench
   const { settings } = op.step
   const id = op.spec?.id ?? ''
+  // "Hold there for 20 minutes": as warm as it is.
+  const coreC = bench.lots[bench.lotAt + CORE_C] ?? 0
+  const goesOn = id === 'heat' && Number.isNaN(bench.tempC) && coreC > HELD_FROM_C && coreC < WARM_BELOW_C
+  const tempC = goesOn && !op.reachesBoil ? coreC : bench.tempC
   const isWarm = !Number.isNaN(tempC) && tempC < WARM_BELOW_C
-  const bubbling = isWarm
-    ? 'warm'
-    : settings.heat === 'high' && id === 'simmer'
-      ? 'rapid'
-      : (BUBBLING[id] ?? 'gentle')
-  const lid = LID[settings.lid ?? (COVERED_BY_CUSTOM.has(id) ? 'on' : 'off')]
+  const bubbling =
+    settings.heat === 'high' && id === 'simmer' ? 'rapid' : op.isSlow ? 'warm' : (BUBBLING[id] ?? 'gentle')
+  const perDm2 = isWarm
+    ? stillSurface(tempC)
+    : SURFACE_G_PER_MIN_DM2[bubbling] * (op.isSlow ? SLOW_COOKER : 1)
+  const lid = LID[settings.lid ?? (COVERED_BY_CUSTOM.has(id) || op.isSlow ? 'on' : 'off')]
   const limit = hobLimit(program.kitchen.equipment.find(({ kind }) => kind === 'hob')?.powerKw ?? POWER_KW)
   const share = bench.massG > 0 ? bench.waterG / bench.massG : 1
   const wetness = Math.min(1, share / WET_SURFACE_SHARE)
-  return surfaceRate(bubbling, placed.areaDm2, lid, 1 - share, limit) * wetness * Math.exp(bench.lnRate)
+  return surfaceRate(perDm2, placed.areaDm2, lid, 1 - share, limit) * wetness * Math.exp(bench.lnRate)
 }
 
 /** Dry food that boils is kept under water: a cook tops the pot up before it boils dry. Practice. */

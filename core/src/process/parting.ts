@@ -115,14 +115,22 @@ function thinness(bench: Bench): number {
   return Math.min(1, Math.max(0, (water - THICK_WATER) / THINNING, (wet - THICK_WET) / THINNING))
 }
 
+/** The share that sticks was weighed with a jug filled so far. @source yields: 300 to 600 g in a jug of 1.4 kg; practice */
+const JUG_FILLED = 1 / 3
+
 /** Something sticks to bowl, board or jug: the less, the thinner. */
 function leaveOnTools(bench: Bench): void {
   const { op } = bench
   const thin = Number.isNaN(op.thinKeeps) ? 0 : thinness(bench)
+  bench.sum()
+  // A film on a jug: a full one loses a smaller share than a little in it.
+  const load = bench.massG / Math.max(1, bench.placed.loads)
+  const usualG = JUG_FILLED * (bench.placed.vessel?.capacityG ?? 0)
+  const jugShare = usualG > 0 && load > usualG ? Math.sqrt(usualG / load) : 1
   for (let at = 0; at < op.rows.length; at += 1) {
     const thick = op.constants.keeps[at] ?? Number.NaN
     const keeps = thick + thin * ((Number.isNaN(op.thinKeeps) ? thick : op.thinKeeps) - thick)
-    if (keeps < 1) bench.shedAll(op.rows[at] ?? 0, 1 - keeps, ON_TOOLS)
+    if (keeps < 1) bench.shedAll(op.rows[at] ?? 0, (1 - keeps) * jugShare, ON_TOOLS)
   }
 }
 

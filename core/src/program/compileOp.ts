@@ -8,6 +8,7 @@ import {
   freshLot,
   isDough,
   isMixedAfter,
+  isOfFlour,
   leavesLiquor,
   listedOf,
   type Listed,
@@ -39,6 +40,8 @@ const CUTS: ReadonlySet<OperationId> = new Set(['chop', 'grate'])
 /** Liquor by which food in a dish is under sauce, share of the lot. Practice. */
 const SAUCED_SHARE = 0.15
 
+/** What food is fried in and lifted out of. */
+const BATHS: ReadonlySet<string> = new Set(['deep-fry', 'shallow-fry'])
 /** A liquid that is poured over food does not give the lot its shape. */
 const LIQUOR_WEIGHT = 0.02
 
@@ -65,7 +68,9 @@ function gather(writer: Writer, step: Step, at: number, uses: readonly StepUse[]
       const isLiquid = writer.rows[row]?.source.entry.isLiquid ?? false
       lot.hasLiquor ||= isLiquid
       const massG = (writer.rawG[row] ?? 0) * (isLiquid ? LIQUOR_WEIGHT : 1)
-      if (writer.decisions.larger(massG, mainG)) {
+      // What is fried in is never what is fried, however much there is of it.
+      const isBath = BATHS.has(step.operation ?? '') && isFat(writer, row)
+      if (!isBath && writer.decisions.larger(massG, mainG)) {
         mainG = massG
         mainOp = -1
         Object.assign(lot, { form: 'pieces', thicknessMm: null, phase: 'pieces', isMixed: false })
@@ -138,7 +143,8 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
   lot.isInDish =
     piecesOfStep(step).isInDish ||
     (lot.isInDish && !(spec !== null && (OUT_OF_DISH.has(spec.id) || isDipped(spec.id, step))))
-  const isHeld = lot.isInDish && lot.isMixed
+  const isBready = lot.isMixed && isOfFlour(listed, writer.decisions)
+  const isHeld = lot.isInDish && lot.isMixed && !isBready
   const isInDish = (spec?.medium === 'oven' || spec?.id === 'broil') && (isSauced || isPoured || isHeld)
   const lying = { form, isMixed: lot.isMixed, isInDish }
   const kind = spec === null ? null : vesselKind(step, spec)
@@ -169,6 +175,7 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
       rows: lot.rows.flatMap((row) => writer.rows[row] ?? []),
       isInBowl: lot.isInBowl,
       isDough: dough,
+      isBready: isBready || (dough && lot.isMixed),
       isMixed: lot.isMixed,
       isWrapped,
       refuse: piecesOfStep(step).refuse,
@@ -202,6 +209,8 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
       spec?.medium === 'oven'
         ? fanShiftC(step.tempC === null || (settings.isFan ?? oven?.isFan ?? true), oven?.offsetC ?? 0)
         : 0,
+    isSlow: piecesOfStep(step).isSlow,
+    isBready,
     lidFactor: settings.lid === 'on' ? COVERED : settings.lid === 'ajar' ? AJAR : 1,
     heatFactor: spec?.medium === 'pan' && settings.heat !== null ? HEAT[settings.heat] : 1,
     waterG: (settings.waterG ?? 0) > LEAST_WATER_G ? (settings.waterG ?? 0) : 0,

@@ -9,6 +9,8 @@ const BOILING_C = 98
 
 /** Lots of these forms dry as one body; others as the foods that they are. */
 const BODIES: ReadonlySet<Form> = new Set(['patty', 'ball', 'log', 'loaf', 'strip', 'crumble', 'breaded'])
+/** Of these forms a dough bakes as bread does; balls, logs and patties have constants of their own. */
+const BREADY: ReadonlySet<Form> = new Set(['pieces', 'loaf'])
 /** Foods without a constant dry like this, 1/min, and their scatter. Practice. */
 const UNKNOWN_PER_MIN = 0.02
 const UNKNOWN_LN_SD = 0.5
@@ -24,6 +26,8 @@ export interface ConstantsQuery {
   readonly rows: readonly Row[]
   readonly isInBowl: boolean
   readonly isDough: boolean
+  /** A kneaded or stirred dough, of flour or gluten. */
+  readonly isBready: boolean
   readonly isMixed: boolean
   readonly isWrapped: boolean
   readonly refuse: readonly RefusePart[]
@@ -88,7 +92,9 @@ function lookUp(query: ConstantsQuery, entry: FoodEntry): FoodConstants {
   const law = lawOf(key)
   const foodId = entry.food?.id ?? null
   const bodyRate = BODIES.has(form) ? rateFor(rates, key, null, form) : null
-  const body = bodyRate?.group == null ? null : bodyRate
+  // A loaf of dough bakes as bread, not as a loaf of pulses.
+  const bread = query.isBready && BREADY.has(form) ? rateFor(rates, key, null, 'dough') : null
+  const body = bread?.group === 'dough' ? bread : bodyRate?.group == null ? null : bodyRate
   const made = {
     saturation: Number.NaN,
     tauMin: Number.NaN,
@@ -134,7 +140,7 @@ export function rowConstants(query: ConstantsQuery): RowConstants {
   const lnSd: number[] = []
   const cutAway: number[] = []
   const { key, form, isInBowl, isDough, isMixed, isWrapped } = query
-  const way = `${key} ${form} ${Number(isInBowl)}${Number(isDough)}${Number(isMixed)}${Number(isWrapped)}`
+  const way = `${key} ${form} ${Number(isInBowl)}${Number(isDough)}${Number(query.isBready)}${Number(isMixed)}${Number(isWrapped)}`
   let ofRates = found.get(rates)
   if (ofRates === undefined) {
     ofRates = new WeakMap()

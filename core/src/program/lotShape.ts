@@ -91,6 +91,11 @@ const DOUGH_SHARE = 0.16
 export const isDough = ({ massG, glutenG }: Listed, decisions: Decisions): boolean =>
   massG > 0 && decisions.larger(glutenG, DOUGH_SHARE * massG)
 
+/** With so much flour a mix is a bread dough or a cake batter. Practice. */
+const FLOUR_SHARE = 0.28
+export const isOfFlour = ({ massG, powderG }: Listed, decisions: Decisions): boolean =>
+  massG > 0 && decisions.larger(powderG, FLOUR_SHARE * massG)
+
 /** With less free liquid than this share a mixed lot is one body; blended, with more water than that it pours. Practice. */
 const BODY_FREE_SHARE = 0.12
 const BODY_POWDER_SHARE = 0.08

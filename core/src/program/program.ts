@@ -141,6 +141,10 @@ export interface Op {
   /** Added to a stated temperature to have the fan air that heats alike, C. */
   readonly airShiftC: number
   readonly lidFactor: number
+  /** In a slow cooker: hot, hardly bubbling, under its lid. */
+  readonly isSlow: boolean
+  /** A dough or batter of flour: it gives off vapour as bread does. */
+  readonly isBready: boolean
   readonly heatFactor: number
   readonly waterG: number
   readonly additionsG: number

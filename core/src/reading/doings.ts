@@ -141,7 +141,13 @@ function gather(parsed: Parsed): DoingText[] {
         next !== undefined &&
         next.clause.sentence === clause.sentence &&
         reads[at - 1]?.clause.sentence !== clause.sentence
-      if (last === undefined || opens || lead.length > 0) lead.push(read)
+      const covers =
+        clause.verb?.word === 'cover' &&
+        next !== undefined &&
+        next.clause.sentence === clause.sentence &&
+        next.role !== 'none' &&
+        isHotRead(next)
+      if (last === undefined || opens || covers || lead.length > 0) lead.push(read)
       else last.clauses.push(read)
       return
     }

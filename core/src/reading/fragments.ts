@@ -94,6 +94,9 @@ export function puts(words: string, clauseText: string): OperationId | null {
     return 'drain'
   if (
     /\b(?:brine|marinade)\b/iu.test(clauseText) &&
+    !/\b(?:tbsp|tablespoons?|tsp|teaspoons?|splash|spoonfuls?|ladles?|ladlefuls?|half)\b/iu.test(
+      clauseText,
+    ) &&
     /^(?:pour|lay|put|place|submerge|cover|tip|slide|drop)/iu.test(clauseText)
   )
     return 'marinate'

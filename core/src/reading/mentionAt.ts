@@ -91,7 +91,7 @@ function everything(here: Here): Answer {
     token.text === 'all' &&
     !/^(?:the|of|over|but|round|around|sides|your|my)$/.test(next?.text ?? '') &&
     // "Combine all with the rice", but not "at all".
-    (tokens[index - 1]?.kind !== 'word' || (next?.text === 'with' && index <= 1))
+    (tokens[index - 1]?.kind !== 'word' || (/^(?:with|in|into|to)$/.test(next?.text ?? '') && index <= 1))
   // "Blend the lot", "whizz the whole lot".
   const isLot = token.text === 'lot' && /\bthe (?:whole )?$/iu.test(here.before)
   if (token.text !== 'everything' && !isAll && !isLot) return null
@@ -100,6 +100,14 @@ function everything(here: Here): Answer {
     { kind: 'group', which: isElse ? 'rest' : 'all', part: null, isList: false, ...whole(here) },
     isElse ? 2 : 1,
   )
+}
+
+const OF_THE_LOT = /\b(?:half|third|quarter|thirds|quarters|most)\s+of\s+(?:the|this|your)\s+$/iu
+/** "Blend a third of the batch": of what is in hand. */
+function shareOfLot(here: Here): Answer {
+  const { token, before, at, role } = here
+  if (!/^(?:batch|pot|pan|lot|whole|potful|panful)$/.test(token.text) || !OF_THE_LOT.test(before)) return null
+  return met({ kind: 'pronoun', word: 'it', isAll: false, at, role, said: saidHere(here) })
 }
 
 /** How many words "what is left" takes here; 0 = it does not stand here. */
@@ -319,6 +327,7 @@ function wordFor(here: Here): Answer {
 /** In this order; the first that answers settles what a word names. */
 const RULES = [
   pronoun,
+  shareOfLot,
   everything,
   remainder,
   ingredients,

@@ -115,6 +115,8 @@ export interface StepPieces {
   readonly isLeathery: boolean
   /** It only comes to the boil: what goes on there is told next. */
   readonly isRise: boolean
+  /** In a slow cooker. */
+  readonly isSlow: boolean
   /** It goes on until it boils, however long that takes. */
   readonly reachesBoil: boolean
   /** It is drawn through something and lifted out of it. */
@@ -135,7 +137,7 @@ const IN_DISH =
   /\b(?:baking dish|pie dish|gratin dish|oven dish|casserole|ramekins?|loaf (?:tin|pan)|cake tin|tart tin|pie tin|lasagn[ae] dish|(?:\d+(?:\.\d+)?[- ]?(?:cm|inch|in|litre|l|g|x ?\d+)[- ]*)(?:round |square |deep |shallow |oiled |greased )*(?:dish|tin|pan)|(?:deep|shallow|greased|oiled|ovenproof|buttered) dish)\b/i
 const LEATHERY = /\b(?:leathery|leather|chewy|pliable|supple|bends?|bendy|tacky|semi-?dried|half-?dried)\b/i
 const RISES =
-  /\b(?:bring|brought|come|comes|coming|get|up)\b[^.;]{0,48}\b(?:boil|bubble|bubbles|simmer)\b|[,;]\s*(?:then |and )?boil(?=[,.;]|$)/i
+  /\b(?:bring|brought|come|comes|coming|get|up)\b[^.;]{0,48}\b(?:boil|bubble|bubbles|simmer)\b|[,;]\s*(?:then |and )?boil(?=[,.;]|$)|\bboil (?:it |them |everything )?up\b/i
 const TO_BOIL =
   /\b(?:to|reaches|until|till|at) (?:it (?:starts to |comes to )?)?(?:the |a |full |rolling |gentle |rapid )*(?:boil|boils|boiling|simmer|simmers)\b/i
 const DIPS = /\b(?:dip|drag|dredge|draw|roll|dunk|pass)(?:s|ping|ging|ing)?\b/i
@@ -171,6 +173,7 @@ export function piecesOfStep(step: Step): StepPieces {
     isInDish: IN_DISH.test(text) && !/\bfrying pan\b/i.test(text),
     isLeathery: LEATHERY.test(text),
     isRise: operation === 'boil' && step.durationMin === null && step.until === null && RISES.test(text),
+    isSlow: /\bslow[- ]cooker\b|\bcrock ?pot\b/i.test(text),
     reachesBoil: (operation === 'boil' || operation === 'heat') && TO_BOIL.test(step.text),
     isDipped: DIPS.test(step.text),
     stretch: STRETCHES.find(([words]) => words.test(text))?.[1] ?? 0,

@@ -201,9 +201,19 @@ interface Pan {
   readonly isGoingOn: boolean
   readonly lastHeat: OperationId | null
 }
+const DRY_PAN = /\b(?:dry|hot|cast-iron|ungreased) (?:frying )?(?:pan|skillet|tawa|griddle)\b/iu
 function cooks(words: string, { isWet, last, has, isInFat, isBody, isGoingOn, lastHeat }: Pan): OperationId {
   if (/\bslow[- ]cooker\b/iu.test(words)) return 'simmer'
   if (/\b(?:grill|grates?|barbecue|griddle|coals)\b/iu.test(words)) return 'grill'
+  // What was shaped or kneaded is cooked as it lies, not as a liquid.
+  if (last === 'shape' || last === 'knead')
+    return isInFat || has(new Set(['fat']))
+      ? 'shallow-fry'
+      : DRY_PAN.test(words)
+        ? 'sear'
+        : isWet
+          ? 'sear'
+          : 'shallow-fry'
   if (isInFat && isBody) return 'shallow-fry'
   if (isGoingOn && (last === 'shallow-fry' || last === 'sear')) return last
   // After a toss with spices the frying goes on.

@@ -72,6 +72,11 @@ const OUT = /^\s*(?:it |them |the [\w ]{1,24})?out\b(?! of the (?:pan|oven|tin))
 const INTO_A_MOULD =
   /^\s*(?:it |them |the [\w ]{1,24})?(?:in)?to (?:a|an|the|your) (?:[\p{L}\d.-]+ ){0,5}(?:basin|tin|mould|mold|terrine|ramekins?|pie dish|baking dish|gratin dish|ovenproof dish)\b/iu
 
+/** The rest of the sentence, with what is said by the way. */
+const sentenceAfter = ({ text }: Parsed, { verbTo }: Clause): string =>
+  /^[^.;!?]*/u.exec(text.slice(verbTo))?.[0] ?? ''
+/** What is lifted out drips: it lay in something. */
+const DRIPS_OFF = /\b(?:drip|drips|dripping|drain|excess)\b/iu
 /** Verbs that change nothing by themselves: turning, lifting out, throwing away. */
 function changesNothing({ verb: { word }, rest, parsed, clause }: Said): Told {
   if (FLAVOURINGS_OUT.test(rest)) return NOTHING
@@ -79,7 +84,10 @@ function changesNothing({ verb: { word }, rest, parsed, clause }: Said): Told {
   if (/^(?:move|transfer|put|return)$/.test(word) && /\b(?:warm|low) oven\b/iu.test(rest)) return does('hold')
   if (/^(?:discard|bin|throw)$/.test(word) && LIQUID_AWAY.test(rest)) return does('drain')
   const lay = parsed.bare.slice(Math.max(0, clause.from - 70), clause.from)
-  const isLiftedOut = /^(?:lift|take|remove|scoop)$/.test(word) && OUT.test(rest) && LIES_IN.test(lay)
+  const isLiftedOut =
+    /^(?:lift|take|remove|scoop)$/.test(word) &&
+    OUT.test(rest) &&
+    (LIES_IN.test(lay) || DRIPS_OFF.test(sentenceAfter(parsed, clause)))
   if (SEPARATES.test(rest) || isLiftedOut || (word === 'fish' && /\bout\b/u.test(rest))) return does('drain')
   // "Turn daily for 12 days".
   if (
@@ -165,8 +173,12 @@ function works(said: Said): Told {
   const sense = verb.senses.find(
     ({ when }) => when === null || when.test(/until|where/.test(when.source) ? full : rest),
   )
+  if (sense?.operation === 'drain' && SQUEEZED.test(sentenceAfter(parsed, said.clause)))
+    return does('squeeze')
   return sense?.operation == null ? NOTHING : does(sense.operation)
 }
+/** "Drain, squeezing out as much as you can". */
+const SQUEEZED = /\b(?:squeez|wring)(?:e|ing)\b/iu
 
 const KEEPS_GOING =
   /^\s*(?:it|them|everything|the pan)?\s*(?:moving|stirring|going|turning|tossing|cooking|bubbling|simmering)\b/iu

@@ -34,6 +34,28 @@ const JOINS: ReadonlySet<OperationId> = new Set([
 /** What may stand behind a verb that has no object: how, where, how long. */
 const NO_OBJECT =
   /^\s*(?:$|[.,;:(]|\d|(?:well|together|until|till|to|in|into|for|on|over|with|at|by|using|thoroughly|briefly|gently|lightly|smooth|it|all|up|quickly|hard|everything|and|then)\b)/iu
+/** With these it goes on the heat, or into something, whole. */
+const COOKS: ReadonlySet<OperationId> = new Set([
+  'roast',
+  'steam',
+  'grill',
+  'broil',
+  'air-fry',
+  'sear',
+  'brown',
+  'sweat',
+  'shallow-fry',
+  'deep-fry',
+  'pressure-cook',
+  'marinate',
+  'coat',
+  'heat',
+  'boil',
+])
+/** "Bring to a simmer": what is brought there is in the list. */
+const COMES_UP = /\b(?:boil|simmer|bubble)\b/iu
+/** "Toss with oil and salt": what is tossed is not named. */
+const WITH_ALONE = /^\s*(?:lightly |well |gently |all )?(?:with|in)\b/iu
 const IS_JOINED = /\btogether\b|\bcombine\b/iu
 
 const SEASONING =
@@ -89,6 +111,7 @@ export function takeUnsaid(t: Taking): void {
     t.takes.lines.every(({ of }) => of.foodClass === 'fat')
   if (isOnlyFat && hand !== null && !hand.isAside) t.join(hand)
   const isFirst = ![...bench.lots, ...bench.gone()].some((lot) => t.part === null || lot.part === t.part)
+  if (isFirst) takeTheRest(t, unused)
   if (
     isFirst &&
     t.takes.lines.length + t.takes.parts.length + t.takes.lots.length === 0 &&
@@ -106,6 +129,33 @@ export function takeUnsaid(t: Taking): void {
       t.line(first, null, 'object')
   }
 }
+/**
+ * "Toss with oil and salt and roast", "bring to a simmer": a method may begin so and name no food, or what goes with it
+ * alone. It is done with all that nothing later names.
+ */
+function takeTheRest(t: Taking, unused: readonly Named[]): void {
+  const { takes, operation, doing } = t
+  const { verbTo, to, verb } = doing.main
+  const rest = doing.parsed.bare.slice(verbTo, to)
+  if (operation === null || verb === null || takes.lots.length + takes.parts.length > 0) return
+  const open = unused.filter((of) => !t.isLater(of) && !takes.lines.some((one) => one.of === of))
+  const isBare =
+    takes.lines.length === 0 &&
+    !takes.hasTap &&
+    COOKS.has(operation) &&
+    NO_OBJECT.test(rest) &&
+    (operation !== 'heat' || COMES_UP.test(rest)) &&
+    (operation !== 'boil' || open.some((of) => of.line?.food != null && isPoured(of)))
+  const isWithAlone =
+    takes.lines.length > 0 &&
+    takes.lines.every(({ role }) => role === 'with') &&
+    (operation === 'mix' || COOKS.has(operation)) &&
+    WITH_ALONE.test(rest)
+  if (isBare || isWithAlone) for (const of of open) t.line(of, null, 'object')
+}
+/** Something to boil in. */
+const isPoured = ({ line }: Named): boolean => (line?.food?.per100g.waterG ?? 0) > 85
+
 /** "Hollow it, fill and close": with what the list makes for it. */
 function takeFilling(t: Taking): void {
   const fills = t.doing.clauses.some(

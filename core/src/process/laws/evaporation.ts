@@ -8,6 +8,24 @@ export const LATENT_KJ_PER_KG = 2257
 export const SURFACE_G_PER_MIN_DM2 = { warm: 0.8, gentle: 1.5, rapid: 3.5, boil: 7 } as const
 export type Bubbling = keyof typeof SURFACE_G_PER_MIN_DM2
 
+/** Vapour pressure of water, kPa. @source Tetens 1930, 0 to 100 C within 1 % */
+const vapourKpa = (tempC: number): number => 0.61078 * Math.exp((17.27 * tempC) / (tempC + 237.3))
+/** Of the air in a kitchen, kPa: 20 C, half saturated. */
+const ROOM_KPA = 1.2
+const LEAST_G_PER_MIN_DM2 = 0.01
+/** Below the simmer a surface gives off by its vapour pressure, g a minute, dm2 and kPa. @source still pools: 0.089 W/(m2 Pa) over the latent heat (ASHRAE); 0.68 at 70 C */
+const STILL_G_PER_KPA = 0.0227
+/** Water that leaves a surface that does not bubble, g a minute and dm2; between a cold bowl and the gentle simmer. */
+export const stillSurface = (tempC: number): number =>
+  Math.min(
+    SURFACE_G_PER_MIN_DM2.gentle,
+    Math.max(LEAST_G_PER_MIN_DM2, STILL_G_PER_KPA * (vapourKpa(tempC) - ROOM_KPA)),
+  )
+/** What a slow cooker lets out under its lid, against a lid on a pot. @source 1 to 3 % of a full pot in 8 h; practice */
+export const SLOW_COOKER = 0.25
+/** A pan of sauce or of vegetables in their juice, g a minute and dm2, by the fire. @source rapid 2.5 to 5, gentle 1 to 2.5; practice */
+export const PAN_G_PER_MIN_DM2 = { low: 1.5, medium: 2.5, high: 3.5 } as const
+
 /** A lid keeps most vapour in. @source lid 0.1 to 0.2, ajar half; practice */
 export const LID_FACTOR = { off: 1, ajar: 0.5, on: 0.15 } as const
 
@@ -31,18 +49,19 @@ export const airLimit = (tempC: number, air: Air): number =>
 
 /**
  * Evaporation of a liquid in an open or covered vessel.
+ * @param perDm2 that leave its surface uncovered, g a minute and dm2
  * @param areaDm2 of the surface
  * @param solidsShare dry matter of the lot, 0 to 1
  * @param limit g/min that the heat allows
  * @returns g/min
  */
 export function surfaceRate(
-  bubbling: Bubbling,
+  perDm2: number,
   areaDm2: number,
   lid: keyof typeof LID_FACTOR,
   solidsShare: number,
   limit: number,
 ): number {
   const paste = solidsShare > PASTE_SOLIDS ? PASTE_FACTOR : 1
-  return Math.min(limit, SURFACE_G_PER_MIN_DM2[bubbling] * areaDm2 * paste) * LID_FACTOR[lid]
+  return Math.min(limit, perDm2 * areaDm2 * paste) * LID_FACTOR[lid]
 }

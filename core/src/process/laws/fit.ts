@@ -2,7 +2,7 @@ import type { RateConstant, YieldRow } from '../../model'
 import { lawOf, PRIOR_LN_SD, rateFor, solidsLost, uptakeTau } from '../../program'
 import { type Estimate, type GroupKin, kinRates, type OfOperation, weighed } from './fitKin'
 import { dryingConstant, temperatureScale, waterAfterDrying } from './drying'
-import { hobLimit, surfaceRate } from './evaporation'
+import { hobLimit, SURFACE_G_PER_MIN_DM2, surfaceRate } from './evaporation'
 import { longTimeFraction, partingFraction } from './parting'
 import { saturationFrom, uptakeAfter } from './uptake'
 
@@ -239,7 +239,13 @@ export function predictedFactor(
   if (trimmed !== undefined) return trimmed
   if (row.pot !== null) {
     const { chargeG, areaDm2, lid, bubbling } = row.pot
-    const rate = surfaceRate(bubbling, areaDm2, lid, 1 - row.waterPct / 100, hobLimit(POT_POWER_KW))
+    const rate = surfaceRate(
+      SURFACE_G_PER_MIN_DM2[bubbling],
+      areaDm2,
+      lid,
+      1 - row.waterPct / 100,
+      hobLimit(POT_POWER_KW),
+    )
     return Math.max(0, 1 - (rate * row.minutes) / chargeG)
   }
   const rate =

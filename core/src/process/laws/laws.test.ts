@@ -4,7 +4,7 @@ import { dialC, fahrenheitC, fanAirC, gasMarkC } from '../../measure'
 import { shrunk, uptakeTau } from '../../program'
 import { coreTemperature } from './conduction'
 import { dryingConstant, minutesToWater, temperatureScale, waterAfterDrying } from './drying'
-import { airLimit, hobLimit, surfaceRate } from './evaporation'
+import { airLimit, hobLimit, SURFACE_G_PER_MIN_DM2, stillSurface, surfaceRate } from './evaporation'
 import { longTimeFraction, partingFraction } from './parting'
 import { saturationFrom, uptakeAfter } from './uptake'
 
@@ -67,16 +67,25 @@ describe('oven temperatures', () => {
 })
 
 describe('evaporation', () => {
+  it('below the simmer goes by the vapour pressure: hardly any from warm milk, near the simmer at 85 C', () => {
+    expect(stillSurface(35)).toBeCloseTo(0.1, 2)
+    expect(stillSurface(70)).toBeCloseTo(0.68, 1)
+    expect(stillSurface(4)).toBeGreaterThan(0)
+    expect(stillSurface(98)).toBe(SURFACE_G_PER_MIN_DM2.gentle)
+    for (let tempC = 20; tempC < 90; tempC += 5)
+      expect(stillSurface(tempC + 5)).toBeGreaterThanOrEqual(stillSurface(tempC))
+  })
+
   it('takes what a wide pan gives off at a rapid simmer: 800 g of sauce come to 564 in 15 min', () => {
-    const rate = surfaceRate('rapid', 4.5, 'off', 0.1, hobLimit(2))
+    const rate = surfaceRate(SURFACE_G_PER_MIN_DM2.rapid, 4.5, 'off', 0.1, hobLimit(2))
     expect(rate).toBeCloseTo(15.75, 2)
     expect(800 - 15 * rate).toBeCloseTo(564, 0)
   })
   it('is bounded by the hob, held back by a lid, and slower from a paste', () => {
     expect(hobLimit(2)).toBeCloseTo(29.2, 1)
-    expect(surfaceRate('boil', 8, 'off', 0, hobLimit(2))).toBeCloseTo(hobLimit(2), 9)
-    expect(surfaceRate('gentle', 4, 'on', 0, 99)).toBeCloseTo(0.9, 9)
-    expect(surfaceRate('gentle', 4, 'off', 0.4, 99)).toBeCloseTo(3.6, 9)
+    expect(surfaceRate(SURFACE_G_PER_MIN_DM2.boil, 8, 'off', 0, hobLimit(2))).toBeCloseTo(hobLimit(2), 9)
+    expect(surfaceRate(SURFACE_G_PER_MIN_DM2.gentle, 4, 'on', 0, 99)).toBeCloseTo(0.9, 9)
+    expect(surfaceRate(SURFACE_G_PER_MIN_DM2.gentle, 4, 'off', 0.4, 99)).toBeCloseTo(3.6, 9)
   })
   it('of a tray is bounded by the air', () => {
     expect(airLimit(175, 'still')).toBeGreaterThan(0.4)

@@ -1,0 +1,181 @@
+import { assess } from '@frijol/core/assess'
+import { readRecipes } from '@frijol/core/interchange'
+import { type Assessment, defaultKitchen } from '@frijol/core/model'
+import { describe, expect, it } from 'vitest'
+import { mixContext } from '../test/mixContext'
+import { library } from '.'
+
+/** Reads a recipe of one part, as it is pasted. */
+function read(list: string, method: string): Assessment['parts'][number] {
+  const found = readRecipes(`A dish\n\nIngredients\n${list}\n\nMethod\n${method}`, mixContext())
+  const dish = found.ok ? found.value[0] : undefined
+  const part = dish === undefined ? undefined : assess(dish, library, defaultKitchen).parts[0]
+  if (part === undefined) throw new Error(`not read: ${method}`)
+  return part
+}
+const step = (list: string, method: string, operation: string) => {
+  const found = read(list, method).steps.find((one) => one.operation === operation)
+  if (found === undefined) throw new Error(`no ${operation} in: ${method}`)
+  return found
+}
+const names = ({ takes }: { takes: readonly { name: string | null }[] }) =>
+  takes.map(({ name }) => name?.toLowerCase() ?? '').sort()
+
+describe('a method that begins without saying with what', () => {
+  it.each([
+    ['Bring to a simmer and cook for 20 minutes.', 'heat'],
+    ['Roast at 220 C for 30 minutes.', 'roast'],
+    ['Steam for 15 minutes, then mash.', 'steam'],
+    ['Pressure cook for 8 minutes.', 'pressure-cook'],
+  ])('takes the whole list: %s', (method, operation) => {
+    expect(
+      names(step('800 g carrots, cubed\n40 g olive oil\n200 g vegetable stock', method, operation)),
+    ).toEqual(['carrots', 'olive oil', 'vegetable stock'])
+  })
+
+  it('leaves for later what is named later', () => {
+    const roast = step(
+      '800 g carrots\n40 g olive oil\n10 g parsley',
+      'Roast at 220 C for 30 minutes. Scatter with the parsley.',
+      'roast',
+    )
+    expect(names(roast)).toEqual(['carrots', 'olive oil'])
+  })
+
+  it('tosses with what is named the rest of the list', () => {
+    const part = read(
+      '600 g king oyster mushrooms\n27 g oil\n6 g salt',
+      'Toss with oil and salt and roast at 200 C for 25 minutes.',
+    )
+    expect(part.steps[0]?.massG).toBeCloseTo(633, 0)
+    expect(part.steps[1]?.massInG).toBeCloseTo(633, 0)
+  })
+
+  it('puts all into a vessel', () => {
+    const part = read(
+      '500 g canned black beans\n900 g vegetable stock\n200 g onion',
+      'Put all into a slow cooker. Cover and cook on low for 8 hours.',
+    )
+    expect(part.steps[0]?.massInG).toBeCloseTo(1600, -1)
+  })
+
+  it('does not heat a pan with the list in it', () => {
+    expect(
+      step(
+        '400 g tofu, cubed\n15 g oil',
+        'Heat a pan until hot. Fry the tofu in the oil for 8 minutes.',
+        'shallow-fry',
+      ).massInG,
+    ).toBeCloseTo(415, 0)
+  })
+})
+
+describe('a lid', () => {
+  const loss = (method: string): number => {
+    const simmer = step('1000 g vegetable stock\n300 g potatoes, diced', method, 'simmer')
+    return 1 - simmer.massG / simmer.massInG
+  }
+  it('is on for what follows it, not for what was before', () => {
+    const covered = loss('Bring the stock and potatoes to a simmer, cover and cook for 50 minutes.')
+    const open = loss('Bring the stock and potatoes to a simmer and cook for 50 minutes.')
+    expect(covered).toBeLessThan(0.05)
+    expect(open).toBeGreaterThan(0.12)
+  })
+  it('of a slow cooker lets out a few per cent in a day', () => {
+    const slow = step(
+      '1000 g vegetable stock\n800 g potatoes, diced',
+      'Put everything into a slow cooker, cover and cook on low for 8 hours.',
+      'simmer',
+    )
+    expect(1 - slow.massG / slow.massInG).toBeLessThan(0.08)
+  })
+})
+
+describe('what a lot is called', () => {
+  it.each(['batch', 'pot', 'soup', 'pan'])('a third of the %s is blended, and goes back', (word) => {
+    const part = read(
+      '3000 g vegetable stock\n700 g brown lentils',
+      `Simmer the lentils in the stock for 45 minutes. Blend a third of the ${word} and stir back in.`,
+    )
+    const blend = part.steps.find(({ operation }) => operation === 'blend')
+    expect((blend?.massInG ?? 0) / (part.steps[0]?.massG ?? 1)).toBeCloseTo(1 / 3, 2)
+    expect(part.cookedMassG).toBeGreaterThan(0.95 * (part.steps[0]?.massG ?? 0))
+  })
+})
+
+describe('lifted, drained, squeezed', () => {
+  it('lifts slices out of their marinade and lets it drip off', () => {
+    const part = read(
+      '227 g tempeh\n51 g soy sauce\n60 ml water\n27 g oil',
+      'Mix the soy sauce and water. Lay the tempeh in a dish, pour the marinade over and leave for two hours. To cook, lift the slices out, letting the excess drip off. Fry them in the oil for 3 minutes a side.',
+    )
+    expect(part.steps.map(({ operation }) => operation)).toEqual(['mix', 'marinate', 'drain', 'shallow-fry'])
+    expect(part.steps[2]?.massG).toBeLessThan(0.85 * (part.steps[2]?.massInG ?? 0))
+  })
+  it('squeezes what is drained with the hands', () => {
+    const part = read(
+      '400 g spinach\n14 g oil',
+      'Cook the spinach in the oil until wilted, about 3 minutes. Drain in a colander, squeezing out as much water as possible.',
+    )
+    expect(part.steps[1]?.operation).toBe('squeeze')
+    expect(part.cookedMassG).toBeLessThan(260)
+  })
+})
+
+describe('what comes of it', () => {
+  const kept = (list: string, method: string, operation: string): number => {
+    const { massG, massInG } = step(list, method, operation)
+    return massG / massInG
+  }
+  it.each([
+    [
+      'bread',
+      '500 g strong flour\n330 g water\n10 g salt',
+      'Mix and knead for 10 minutes. Shape into a loaf and put in a tin. Bake at 220 C for 35 minutes.',
+      'roast',
+      0.84,
+      0.92,
+    ],
+    [
+      'a cake',
+      '250 g flour\n180 g sugar\n250 g soy milk\n80 g oil',
+      'Mix everything. Pour into a 23 cm tin. Bake at 180 C for 35 minutes.',
+      'roast',
+      0.88,
+      0.95,
+    ],
+    [
+      'a slab of gluten',
+      '180 g vital wheat gluten\n240 g water\n30 g almond butter',
+      'Knead all for 2 minutes. Press into a 20 cm square pan. Bake at 175 C for 25 minutes.',
+      'roast',
+      0.82,
+      0.95,
+    ],
+    [
+      'puree in a pan',
+      '430 g tomato passata\n110 g onion, chopped\n27 g oil',
+      'Fry the onion in the oil for 10 minutes. Pour in the passata and cook for 8 minutes.',
+      'shallow-fry',
+      0.6,
+      0.85,
+    ],
+    ['warm milk', '400 g soy milk', 'Warm the soy milk to 35 C.', 'heat', 0.985, 1],
+  ])('of %s', (_, list, method, operation, low, high) => {
+    const of = read(list, method)
+      .steps.filter((one) => one.operation === operation)
+      .at(-1)
+    const share = of === undefined ? kept(list, method, operation) : of.massG / of.massInG
+    expect(share).toBeGreaterThan(low)
+    expect(share).toBeLessThan(high)
+  })
+
+  it('of balls in much listed oil: the oil is no part of what they are', () => {
+    const balls = (oil: string) =>
+      read(
+        `480 g cooked chickpeas\n110 g onion\n60 g parsley\n40 g chickpea flour\n${oil}`,
+        'Blend the chickpeas, onion, parsley and chickpea flour. Shape into 24 balls. Deep fry the balls in the oil at 175 C for 4 minutes.',
+      ).cookedMassG
+    expect(balls('900 g sunflower oil')).toBeCloseTo(balls('600 g sunflower oil'), -1)
+  })
+})
