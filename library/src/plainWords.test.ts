@@ -51,6 +51,32 @@ describe('a method that begins without saying with what', () => {
     expect(part.steps[1]?.massInG).toBeCloseTo(633, 0)
   })
 
+  it('takes what a name and a colon list in one line', () => {
+    const found = readRecipes(
+      'Gyros\n\nDry: 250 g vital wheat gluten, 40 g chickpea flour\nWet: 280 ml vegetable stock, 2 tbsp soy sauce\n\nMix the dry. Mix the wet. Combine and knead 3 min.',
+      mixContext(),
+    )
+    const dish = found.ok ? found.value[0] : undefined
+    expect(dish?.parts.map(({ lines }) => lines.length)).toEqual([2, 2])
+    if (dish === undefined) throw new Error('not read')
+    const { parts } = assess(dish, library, defaultKitchen)
+    const knead = parts.flatMap(({ steps }) => steps).find(({ operation }) => operation === 'knead')
+    expect(knead?.massInG).toBeCloseTo(605, 0)
+  })
+
+  it('tosses everything of a salad with its dressing', () => {
+    const found = readRecipes(
+      'Salad\n\nSalad\n250 g cooked chickpeas\n40 g rocket\n\nDressing\n80 ml olive oil\n2 tbsp lemon juice\n\nWhisk the dressing. Toss everything.',
+      mixContext(),
+    )
+    const dish = found.ok ? found.value[0] : undefined
+    if (dish === undefined) throw new Error('not read')
+    const toss = assess(dish, library, defaultKitchen)
+      .parts.flatMap(({ steps }) => steps)
+      .at(-1)
+    expect(toss?.massInG).toBeCloseTo(394, 0)
+  })
+
   it('puts all into a vessel', () => {
     const part = read(
       '500 g canned black beans\n900 g vegetable stock\n200 g onion',
@@ -101,6 +127,68 @@ describe('what a lot is called', () => {
     expect((blend?.massInG ?? 0) / (part.steps[0]?.massG ?? 1)).toBeCloseTo(1 / 3, 2)
     expect(part.cookedMassG).toBeGreaterThan(0.95 * (part.steps[0]?.massG ?? 0))
   })
+})
+
+describe('one after the other', () => {
+  const operations = (list: string, method: string) =>
+    read(list, method).steps.map(({ operation }) => operation)
+  it.each([
+    [
+      '100 g cashews\n250 ml water\n2 g salt',
+      'Cover cashews with boiling water. Stand 30 mins. Drain. Blitz with fresh water and salt until silky (3 mins).',
+      ['soak', 'drain', 'blend'],
+    ],
+    [
+      '400 g young jackfruit\n150 ml vegetable stock\n48 g barbecue sauce',
+      'Jackfruit + stock in. Cover, simmer 20 min. Lid off, 10 more minutes till dry. Stir through BBQ sauce. Spread on a tray, 200C, 15 min.',
+      ['simmer', 'simmer', 'mix', 'roast'],
+    ],
+    [
+      '120 ml aquafaba\n150 g caster sugar',
+      'Whip the aquafaba on high for 6 min. Rain in the sugar, a spoon at a time, whipping for another 8 min.',
+      ['whip', 'whip'],
+    ],
+    [
+      '300 g potatoes, diced\n400 g chopped tomatoes\n10 g curry powder\n20 g oil',
+      'Stir the curry powder into the oil and fry for 30 sec, then add the tomatoes and potatoes. Lock the lid, bring up to pressure and cook 25 min.',
+      ['mix', 'shallow-fry', 'heat', 'pressure-cook'],
+    ],
+  ])('%#', (list, method, expected) => expect(operations(list, method)).toEqual(expected))
+
+  it('keeps the list’s water for where it is named again', () => {
+    const blend = step(
+      '150 g cashews\n250 ml water\n2 g salt',
+      'Cover cashews with boiling water. Stand 30 mins. Drain. Blitz with fresh water and salt until silky.',
+      'blend',
+    )
+    expect(names(blend)).toContain('water')
+  })
+
+  it('loosens with a little of what is left, where it seems dry', () => {
+    const part = read(
+      '200 g cooked lentils\n500 ml vegetable stock\n80 g breadcrumbs',
+      'Mix the lentils with the breadcrumbs. If it seems dry, loosen with a splash more stock. Press into a loaf tin and bake for 30 minutes at 180 C.',
+    )
+    expect(part.steps.at(-1)?.massInG).toBeLessThan(345)
+  })
+
+  it('is not dry where it has gone to porridge', () => {
+    const simmer = step(
+      '100 g jasmine rice\n1.2 litres vegetable stock',
+      'Bring the rice and stock to the boil. Put the lid on ajar and simmer for 50 minutes, until it has gone to porridge.',
+      'simmer',
+    )
+    expect(simmer.massG / simmer.massInG).toBeGreaterThan(0.8)
+  })
+})
+
+describe('half a pack', () => {
+  it.each([
+    ['½ block firm tofu (140 g)', 140],
+    ['1/2 block firm tofu (14 oz)', 198],
+    ['2 blocks firm tofu (280 g)', 560],
+    ['½ tin coconut milk (200 ml)', 98],
+  ])('%s', (line, massG) => expect(read(`${line}\n2 g salt`, 'Mix.').lines[0]?.massG).toBeCloseTo(massG, -1))
 })
 
 describe('lifted, drained, squeezed', () => {

@@ -9,7 +9,13 @@ const LONGEST_INGREDIENT = 140
 const SPEAKS =
   /[a-z]{2}[.!?]\s+[A-Z]|[a-z]{2}[.!]$|\b(?:min|mins|minutes|sec|hours?|hr|h)\.?$|\d\s*(?:cm|C|F)\.$/
 
-export const isSentence = (line: string): boolean => line.length > LONGEST_INGREDIENT || SPEAKS.test(line)
+/** "1 block tofu, pressed 20 min", "150 g cashews, soaked for 4 hours": how a food comes, and how long that took. */
+const COMES =
+  /^[^.!?]*,\s*(?:\p{L}+ly )?(?:pressed|soaked|drained|steamed|boiled|chilled|rested|frozen|marinated|salted|dried|cooked|thawed|simmered|roasted)\b[^,.]*$/iu
+
+export const isSentence = (line: string): boolean =>
+  line.length > LONGEST_INGREDIENT ||
+  (SPEAKS.test(line) && !(STARTS_LIKE_AMOUNT.test(line.replace(BULLET, '')) && COMES.test(line)))
 
 /** Short words alone on a line, without an amount: they may head what follows. */
 export const couldHead = (line: string): boolean =>
@@ -48,12 +54,16 @@ const NEEDED =
 
 const AMOUNTED = /[\d½¼¾⅓⅔⅛]|\bpinch\b|\bto taste\b|\bhandful\b/iu
 
+/** "Yield: 1 roll, 10 portions" is no list of foods. */
+const NO_GROUP =
+  /^(?:yields?|makes?|serves?|servings?|portions?|feeds?|times?|prep\w*|cook\w*|total|active|ready|skill|level|cost)\b|\s\S+\s\S+\s/iu
+const NO_FOODS = /\b(?:min|mins|minutes?|hours?|hrs?|fan|portions?|servings?|people)\b|°/iu
 /** "150 g cashews · 250 ml water · 1 tsp salt" are three lines. */
 function inOneLine(line: string): string[] {
   const commas = /^(?:([\p{L}][\p{L} ]{1,30}):\s*)?(.+)$/u.exec(line)
   const listed = (commas?.[2] ?? '').split(/,\s+(?=(?:[\d½¼¾⅓⅔]|a?\s?pinch\b|juice of|zest of))/u)
   const isCommas =
-    listed.length > 2 &&
+    listed.length > (commas?.[1] === undefined || NO_GROUP.test(commas[1]) || NO_FOODS.test(line) ? 2 : 1) &&
     listed.every((part) => STARTS_LIKE_AMOUNT.test(part) && part.length < 60) &&
     !/[.;]\s/.test(line)
   // A group in one line ends with it.

@@ -28,6 +28,18 @@ export function asideAmount(aside: string, count: number): AmountTerm | null {
   return isEach ? { ...first, low: first.low * count, high: first.high * count } : first
 }
 
+/** Packs hold so much or more, g or ml: less is what is taken of one. Practice. */
+const LEAST_PACK = 250
+const PER_UNIT: Readonly<Record<string, number>> = { g: 1, ml: 1, oz: 28.35 }
+/** "½ block tofu (140 g)", "½ tin (200 ml)": what half of it weighs, told as the whole pack's content; "½ block (14 oz)" is the pack's. */
+export function ofPartOfPack(term: AmountTerm, counted: AmountTerm | undefined): AmountTerm {
+  const share = counted?.low ?? 1
+  const size = term.low * (PER_UNIT[term.unit ?? ''] ?? Number.NaN)
+  return share > 0 && share < 1 && size < LEAST_PACK
+    ? { ...term, low: term.low / share, high: term.high / share }
+    : term
+}
+
 const MASS_FIRST = /^(?:about|around|roughly|approx(?:imately)?\.?|ca\.?|c\.|~|weighing)?\s*(?=[\d½¼¾])/iu
 
 /** "1 celeriac, about 900 g", "3 aubergines, 250 g each, cut in cubes": what the pieces that are counted weigh. */

@@ -8,7 +8,7 @@ import { findFood } from './findFood'
 import { disagreement, drainedFinding, readFindings, stateFinding, TWO_FOODS } from './lineFindings'
 import { type Measured, splitPrep, takeAmount, takeAsides } from './lineText'
 import type { LineReader, ReadFinding, ReadLine } from './lineTypes'
-import { asideAmount, asWhole, CAN_LIQUID, drainedTo, kindOf, statedInPrep } from './packs'
+import { asideAmount, asWhole, CAN_LIQUID, drainedTo, kindOf, ofPartOfPack, statedInPrep } from './packs'
 import { readAmountAt } from './readAmount'
 import { GRAMS_PER, PACK_UNITS, unitKind, unitNamed, VOLUME_UNITS } from './units'
 
@@ -165,7 +165,10 @@ function readPlain(written: string, text: string, reader: LineReader): ReadLine 
   // What stands beside tins is one tin's content, with "each" or without.
   const isPacks = counted?.unit != null && PACK_UNITS.has(counted.unit)
   const count = isPacks ? 1 : (counted?.low ?? 1)
-  const inAsides = asides.flatMap((aside) => asideAmount(aside, count) ?? [])
+  const inAsides = asides.flatMap((aside) => {
+    const term = asideAmount(aside, count)
+    return term === null ? [] : [isPacks ? ofPartOfPack(term, counted) : term]
+  })
   const alternates = [...measured.alternates, ...inAsides]
   let amount = measured.amount
   if (amount === null && inAsides[0] !== undefined) amount = { terms: [inAsides[0]], isApproximate: false }

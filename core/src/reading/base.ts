@@ -172,9 +172,14 @@ const RULES: readonly ((at: At) => boolean)[] = [
   isOver,
   isTakenAlready,
   isToPan,
-  ({ t, hand, hasObject, before }) => {
+  ({ t, clause, rest, hand, hasObject, before }) => {
     if (hasObject || before) return false
     t.join(hand)
+    // "Combine.": what was mixed beside it, too.
+    if (clause.verb?.word === 'combine' && /^\W*(?:together|well|thoroughly|and|the two)?\W*$/iu.test(rest))
+      for (const lot of t.stage.bench.lots)
+        if (!lot.isSide && !lot.isAside && !t.isTaken(lot) && lot.operation === 'mix')
+          t.lot(lot, null, 'object')
     return true
   },
   isOwn,

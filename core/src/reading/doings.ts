@@ -30,6 +30,10 @@ const GOES_ON =
 const INTO = /,\s*(?=into (?:the )?(?:batter|bowl|pan|pot|mix|mixture|dough|sauce)\b)/iu
 
 const THEN_MORE = /,\s*then\s+(?=the\b)/iu
+/** "Stir in the curry powder for 30 sec, then tomatoes, coconut milk and salt": they are put in next. */
+const THEN_FOODS_FROM = /\b\d+(?:\.\d+)?\s*-?\s*(?:s|secs?|seconds?|min|mins|minutes?)\b[^,;]*$/iu
+const THEN_FOODS =
+  /,\s*then\s+(?=(?!(?:for|to|on|at|in|into|over|under|again|another|about|a further|until)\b)[\p{L}]{3,})/iu
 
 function split(parsed: Parsed): Clause[] {
   return parsed.clauses.flatMap((clause): Clause[] => {
@@ -70,7 +74,12 @@ function split(parsed: Parsed): Clause[] {
     const at =
       clause.verb === null
         ? INTO.exec(words)
-        : (GOES_ON.exec(words) ?? (clause.verb.kind === 'let' ? THEN_MORE.exec(words) : null))
+        : (GOES_ON.exec(words) ??
+          (clause.verb.kind === 'let'
+            ? THEN_MORE.exec(words)
+            : clause.verb.kind === 'put' || STIRS_IN.test(parsed.bare.slice(clause.verbFrom, clause.to))
+              ? thenFoods(words)
+              : null))
     if (at === null) return [clause]
     const from = clause.verbTo + at.index + at[0].length
     return [
@@ -82,6 +91,11 @@ function split(parsed: Parsed): Clause[] {
 
 /** "Stir in the spices and toast 3 minutes": they are put in for it. */
 const STIRS_IN = /^(?:stir|mix|fold|whisk|beat|scatter|sprinkle)\s+(?:in|through)\b/iu
+
+function thenFoods(words: string): RegExpExecArray | null {
+  const found = THEN_FOODS.exec(words)
+  return found !== null && THEN_FOODS_FROM.test(words.slice(0, found.index)) ? found : null
+}
 
 interface Group {
   clauses: Read[]
@@ -146,7 +160,7 @@ function gather(parsed: Parsed): DoingText[] {
         next !== undefined &&
         next.clause.sentence === clause.sentence &&
         next.role !== 'none' &&
-        isHotRead(next)
+        (isHotRead(next) || next.operation === 'roast' || next.operation === 'steam')
       if (last === undefined || opens || covers || lead.length > 0) lead.push(read)
       else last.clauses.push(read)
       return
@@ -166,12 +180,20 @@ function gather(parsed: Parsed): DoingText[] {
       ALONE.has(read.operation) &&
       !(read.operation === 'rest' && last?.clauses.some(({ words }) => POURED.test(words)))
     const isSame = last?.main?.clause.sentence === clause.sentence
+    // "Cover with boiling water. Stand 30 mins."
+    const isLeftThere =
+      read.operation === 'rest' &&
+      timeIn(read.words) !== null &&
+      !hasOwnObject(read, parsed) &&
+      last?.clauses.some(({ words }) => POURED.test(words)) === true &&
+      last.clauses.every(({ words }) => timeIn(words) === null)
     const joins =
       (isStirredIn && isSame) ||
       (isOpen &&
         !isKept &&
         (isSame ||
           isFatFirst ||
+          isLeftThere ||
           (read.role === 'do' &&
             !hasOwnObject(read, parsed) &&
             read.operation !== null &&
@@ -293,7 +315,8 @@ function doing(
       isOptional: main.clause.isOptional,
       sharesNext:
         isBareVerb &&
-        reads.length === 1 &&
+        reads.filter(({ role }) => role !== 'none').length === 1 &&
+        last === main &&
         next !== null &&
         next.clause.isJoined &&
         following?.clauses[0] === next,

@@ -53,6 +53,8 @@ export function takeClass(t: Taking, mention: Extract<Mention, { kind: 'class' }
   if (lot !== undefined) t.lot(lot, mention.said.share, mention.role)
 }
 
+/** What brings several things together. */
+const JOINS = /^(?:toss|combine|mix|stir|fold|assemble|dress|tumble|build)$/
 export function takeGroup(
   t: Taking,
   { which, part, role, isList }: Extract<Mention, { kind: 'group' }>,
@@ -62,7 +64,17 @@ export function takeGroup(
   // What the doing brought together itself is everything.
   if (which === 'all' && part === null && t.hasAny) return
   if (part !== null) t.takes.topic ??= part
-  const at = part ?? t.part ?? solePart(t)
+  const own = part ?? t.part ?? solePart(t)
+  // "Toss everything": where that is one lot alone in its part, it goes with what the other parts still have.
+  const isAlone =
+    which === 'all' &&
+    part === null &&
+    t.scene.only === null &&
+    own !== null &&
+    JOINS.test(verb) &&
+    !lines.some((of) => bench.left(of.id) > 1e-9 && of.part === own) &&
+    bench.lots.filter((lot) => !lot.isSide && lot.part === own).length === 1
+  const at = isAlone ? null : own
   const comesLater = (of: Named): boolean => !isWater(of) && t.isLater(of)
   const fresh = lines.filter(
     (of) => bench.left(of.id) > 1e-9 && (at === null || of.part === at) && !t.excepted.has(of.id),

@@ -111,6 +111,8 @@ function isOfTheTap(t: Taking, of: Named, { isWhole }: Extract<Mention, { kind: 
   return food > 0 && massOf(of) < COVERS * food
 }
 
+/** Of what is kept in hand for it. Practice. */
+const A_LITTLE = 0.1
 export function takeNamed(t: Taking, mention: Extract<Mention, { kind: 'named' }>): void {
   const { bench, lastWater } = t.stage
   const { said, role } = mention
@@ -162,7 +164,9 @@ export function takeNamed(t: Taking, mention: Extract<Mention, { kind: 'named' }
       t.isLater(of)
     if (isForWater) continue
     if (bench.left(of.id) > 1e-9) {
-      t.line(of, said.share, role)
+      // "If it seems dry, loosen with a splash more stock": a little, where a condition holds.
+      const isALittle = t.doing.isOptional && said.share === null && of.foodClass !== 'salt'
+      t.line(of, isALittle ? A_LITTLE : said.share, role)
       continue
     }
     takeUsedUp(t, of, mention)
@@ -249,7 +253,9 @@ function takePart(t: Taking, of: Named, { role, said, word }: Extract<Mention, {
       .map((lot) => bench.now(lot))
       .filter((lot) => bench.lots.includes(lot))
       .at(-1)
-    if (byWord !== undefined) t.lot(byWord, said.share, role, said.amountG)
+    // "The wet" of a part of that name is its list, not what was wetted.
+    if (byWord !== undefined && word !== 'wet' && word !== 'dry')
+      t.lot(byWord, said.share, role, said.amountG)
     else if (gone !== undefined) t.lot(gone, said.share, role)
     else takeUnmade(t, of, said.share, role)
     return

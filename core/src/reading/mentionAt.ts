@@ -102,11 +102,17 @@ function everything(here: Here): Answer {
   )
 }
 
-const OF_THE_LOT = /\b(?:half|third|quarter|thirds|quarters|most)\s+of\s+(?:the|this|your)\s+$/iu
+const OF_THE_LOT = /\b(?:half|third|quarter|thirds|quarters|most)\s+(?:of\s+)?(?:the|this|your)\s+$/iu
 /** "Blend a third of the batch": of what is in hand. */
 function shareOfLot(here: Here): Answer {
   const { token, before, at, role } = here
-  if (!/^(?:batch|pot|pan|lot|whole|potful|panful)$/.test(token.text) || !OF_THE_LOT.test(before)) return null
+  if (
+    !/^(?:batch|pot|pan|lot|whole|potful|panful|soup|stew|curry|chilli|chili|dal|daal|dhal|ragu|bolognese|chowder|goulash)$/.test(
+      token.text,
+    ) ||
+    !OF_THE_LOT.test(before)
+  )
+    return null
   return met({ kind: 'pronoun', word: 'it', isAll: false, at, role, said: saidHere(here) })
 }
 

@@ -56,6 +56,8 @@ export interface Scene {
   readonly bench: Bench
   /** Part that the words are about, where headings or the list say so. */
   readonly part: number | null
+  /** Part whose foods alone can be named: a step that was typed into it; null = all. */
+  readonly only: number | null
   /** Stem of the verb in hand, as purposes name it: "fry", "dust". */
   readonly verb: string | null
 }

@@ -114,6 +114,9 @@ export function refined(
         isBody: takes.lines.every(({ of }) => of.foodClass === 'fat'),
         isGoingOn: takes.lines.length === 0,
         lastHeat,
+        isUnderPressure: UP_TO_PRESSURE.test(
+          doing.parsed.text.slice(Math.max(0, doing.main.from - 70), doing.main.verbFrom),
+        ),
       })
     if (BOILS.test(bare) || BOILS.test(words))
       return (inWater || has(new Set(['water']))) && has(PIECES) && !has(new Set(['plant-milk']))
@@ -123,6 +126,9 @@ export function refined(
     return 'heat'
   }
   if (operation === 'rest') {
+    // "Bring to a bubble, then turn right down and leave for 50 min": it goes on, low.
+    const goesOn = durationsIn(words).length > 0 && (last === 'heat' || last === 'boil' || last === 'simmer')
+    if (goesOn && TURNED_DOWN.test(beforeIt(doing)) && !OFF_IT.test(words)) return 'simmer'
     if (last === 'soak' || last === 'hydrate') return inWater ? 'soak' : 'rest'
     if (takes.lines.some(({ of }) => of.foodClass === 'water')) return 'soak'
     if (takes.lines.some(({ of }) => isDryFood(of)) && takes.lines.some(({ of }) => isPouredFood(of)))
@@ -200,20 +206,30 @@ interface Pan {
   readonly isBody: boolean
   readonly isGoingOn: boolean
   readonly lastHeat: OperationId | null
+  /** The lid is locked, or it was brought up to pressure. */
+  readonly isUnderPressure: boolean
 }
+/** The rest of the sentence before the doing. */
+const beforeIt = ({ parsed, main }: DoingText): string =>
+  /[^.!?]*$/u.exec(parsed.text.slice(Math.max(0, main.from - 90), main.verbFrom))?.[0] ?? ''
+const TURNED_DOWN =
+  /\b(?:turn|turned|lower|reduce|take|drop|heat)\b[^.;]{0,30}\b(?:down|low|lowest|heat|flame)\b/iu
+const OFF_IT = /\b(?:off the heat|to cool|aside|cold|fridge)\b/iu
+const UP_TO_PRESSURE =
+  /\b(?:(?:up )?to (?:full |high |low )?pressure|lock (?:on )?the lid|seal the (?:pot|lid))\b[^.;]{0,24}$|\b(?:high|low|full) pressure\b/iu
 const DRY_PAN = /\b(?:dry|hot|cast-iron|ungreased) (?:frying )?(?:pan|skillet|tawa|griddle)\b/iu
-function cooks(words: string, { isWet, last, has, isInFat, isBody, isGoingOn, lastHeat }: Pan): OperationId {
+function cooks(
+  words: string,
+  { isWet, last, has, isInFat, isBody, isGoingOn, lastHeat, isUnderPressure }: Pan,
+): OperationId {
   if (/\bslow[- ]cooker\b/iu.test(words)) return 'simmer'
+  if (isUnderPressure) return 'pressure-cook'
   if (/\b(?:grill|grates?|barbecue|griddle|coals)\b/iu.test(words)) return 'grill'
   // What was shaped or kneaded is cooked as it lies, not as a liquid.
-  if (last === 'shape' || last === 'knead')
-    return isInFat || has(new Set(['fat']))
-      ? 'shallow-fry'
-      : DRY_PAN.test(words)
-        ? 'sear'
-        : isWet
-          ? 'sear'
-          : 'shallow-fry'
+  if (last === 'shape' || last === 'knead') {
+    if (DRY_PAN.test(words)) return 'sear'
+    if (isBody && has(new Set(['fat']))) return 'shallow-fry'
+  }
   if (isInFat && isBody) return 'shallow-fry'
   if (isGoingOn && (last === 'shallow-fry' || last === 'sear')) return last
   // After a toss with spices the frying goes on.

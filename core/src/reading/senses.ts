@@ -1,3 +1,4 @@
+import { verbOf } from './lexicon/verbs'
 import type { OperationId } from '../model'
 import type { Clause, Parsed } from './clauses'
 import { HOT, VESSEL_ONLY } from './lexicon/things'
@@ -44,9 +45,15 @@ interface Said {
 }
 
 const NAMES_NO_FOOD =
-  /^\s*(?:out with|lid|\S+ \w+s (?:the|a|an|it|them)\b|done|right|bowls?(?!\s*:)|jar|bottle|natural release|days?\b|ok)\b/iu
+  /^\s*(?:out with|out\W*$|(?:\p{L}+ ){0,2}(?:wok|pan|skillet|griddle) (?:on|over)\b|lid|\S+ \w+s (?:the|a|an|it|them)\b|done|right|bowls?(?!\s*:)|jar|bottle|natural release|days?\b|ok)\b/iu
 
-function withoutVerb(words: string): Told {
+/** "1 Tbsp oil." after a wok or a pan: it is put in to fry. */
+const OIL_ALONE =
+  /^\W*(?:[\d½¼¾./]+\s*)?(?:(?:tbsps?|tsps?|tablespoons?|teaspoons?|g|ml|rest|half|splash|film|drizzle|glug|more|a|an|the|of|little|other)\s+)*(?:\p{L}+\s)?(?:oil|fat|ghee)\W*(?:in)?\W*$/iu
+const PAN_WORD = /\b(?:wok|pan|skillet|tawa|tava|griddle|kadhai)\b/iu
+
+function withoutVerb(words: string, before: string): Told {
+  if (OIL_ALONE.test(words) && (PAN_WORD.test(before) || /\bout\W*$/iu.test(before))) return ['fat', null]
   const operation = fragment(words)
   if (operation !== null) return does(operation)
   if (timeIn(words) !== null) return ['go-on', null]
@@ -56,6 +63,12 @@ function withoutVerb(words: string): Told {
 
 const READIES_A_VESSEL =
   /^(?:heat|warm|get|bring|put|lay|cover|set|brush|place|peel|grease|oil|line|return|rub|wipe|preheat|turn|take|reduce|lower)$/
+
+const ON_A_TRAY = /\b(?:tray|sheet|oven|rack)\b/iu
+const OVEN_HOT = /\b(?:1[4-9]|2[0-6])\d\s*°?\s*C\b|\b[34]\d\d\s*°?\s*F\b|\bgas (?:mark )?\d/u
+/** "Spread on a tray, 200 C, 15 min": it is roasted there. */
+const isIntoOven = (words: string): boolean =>
+  ON_A_TRAY.test(words) && OVEN_HOT.test(words) && timeIn(words) !== null
 
 /** "Heat a pan", "return it to the oven for 10 minutes". */
 function onVessel({ verb, rest }: Said): Told | null {
@@ -75,6 +88,9 @@ const INTO_A_MOULD =
 /** The rest of the sentence, with what is said by the way. */
 const sentenceAfter = ({ text }: Parsed, { verbTo }: Clause): string =>
   /^[^.;!?]*/u.exec(text.slice(verbTo))?.[0] ?? ''
+/** "Pat dry, keeping the liquor". */
+const KEEPS_LIQUOR =
+  /\b(?:keep|keeping|reserve|reserving|save|saving)\b[^.;]*\b(?:liquor|liquid|marinade|juices?|brine|stock|broth)\b/iu
 /** What is lifted out drips: it lay in something. */
 const DRIPS_OFF = /\b(?:drip|drips|dripping|drain|excess)\b/iu
 /** Verbs that change nothing by themselves: turning, lifting out, throwing away. */
@@ -89,6 +105,7 @@ function changesNothing({ verb: { word }, rest, parsed, clause }: Said): Told {
     OUT.test(rest) &&
     (LIES_IN.test(lay) || DRIPS_OFF.test(sentenceAfter(parsed, clause)))
   if (SEPARATES.test(rest) || isLiftedOut || (word === 'fish' && /\bout\b/u.test(rest))) return does('drain')
+  if (/^(?:pat|blot)$/.test(word) && KEEPS_LIQUOR.test(sentenceAfter(parsed, clause))) return does('drain')
   // "Turn daily for 12 days".
   if (
     /^(?:turn|flip)$/.test(word) &&
@@ -117,6 +134,8 @@ const COVERS =
 /** "Cover with the olive oil": with a food, and not with a lid. */
 const COVERS_OVER =
   /^\s*(?:it |them |the [\w ]{1,20}? )?with (?:the |some |plenty of |fresh |hot |cold )*(?:\p{L}+ ){0,2}(?:oil|stock|broth|sauce|brine|marinade|milk|vinegar|syrup|mash|potato(?:es)?|pastry|gravy)\b/iu
+/** "Rain in the sugar, whipping for another 8 min": whipped it is. */
+const MEANWHILE = /,\s*(?:still |all the while )?(whipping|whisking|beating|blending|kneading)\b[^.;]*/iu
 /** Verbs that put things somewhere: into the fridge, the oven, the blender, or nowhere special. */
 function putsIn({ verb, rest, words, fromVerb, parsed, clause, next }: Said): Told {
   const sense = verb.senses.find(({ when }) => when?.test(rest) === true)
@@ -124,6 +143,11 @@ function putsIn({ verb, rest, words, fromVerb, parsed, clause, next }: Said): To
   const all = parsed.text.slice(clause.from, clause.to)
   if (/\b(?:blender|processor)\b[^.;]{0,12}\b(?:running|on|going)\b/iu.test(all)) return does('blend')
   if (verb.word === 'go' && /\baway\b/u.test(rest)) return does('rest')
+  const meanwhile = MEANWHILE.exec(sentenceAfter(parsed, clause))
+  if (meanwhile !== null && timeIn(meanwhile[0]) !== null && timeIn(rest) === null) {
+    const how = verbOf(meanwhile[1] ?? '')?.verb.senses.find((one) => one.when === null)?.operation
+    if (how != null) return does(how)
+  }
   const isSkimmed =
     /^(?:ladle|scoop)$/.test(verb.word) && /\b(?:out|up|off)\b[^.;]*\b(?:water|liquid|liquor)\b/iu.test(rest)
   if (verb.word === 'cover' && COVERS.test(rest)) return does('coat')
@@ -201,6 +225,8 @@ function withVerb(said: Said): Told {
   if (verb.word === 'keep' && KEEPS_GOING.test(full) && timeIn(full) !== null) return ['go-on', null]
   // "Scoop the vegetables into a blender with the salt" brings them together.
   if (CARRIES.test(verb.word) && INTO_A_VESSEL.test(rest)) return ['put', null]
+  if (/^(?:spread|lay|arrange|put|place|scatter|tip|set)$/.test(verb.word) && isIntoOven(words))
+    return does('roast')
   const vessel = onVessel(said)
   if (vessel !== null) return vessel
   switch (verb.kind) {
@@ -239,7 +265,8 @@ export function readClause(
   const words = parsed.bare.slice(clause.from, clause.to)
   const told = (): Told => {
     if (clause.isRemark) return NOTHING
-    if (clause.verb === null) return withoutVerb(words)
+    if (clause.verb === null)
+      return withoutVerb(words, previous === undefined ? '' : parsed.bare.slice(previous.from, previous.to))
     return withVerb({
       verb: clause.verb,
       rest: parsed.bare.slice(clause.verbTo, clause.to),

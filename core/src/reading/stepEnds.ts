@@ -18,7 +18,7 @@ const BY_FRACTION: readonly (readonly [RegExp, number])[] = [
   [/\bby two[- ]thirds\b/i, 1 / 3],
 ]
 const DRY_PAN =
-  /\buntil (?:the )?(?:pan|mushrooms?|mix|mince|bottom|water|liquid|juices?|they|it)?\s*(?:is|are|has|have|runs?)?\s*(?:completely |all |quite )?(?:dry|evaporated|cooked off|boiled off|gone)\b|\bno (?:more )?steam\b|\buntil dry\b/i
+  /\buntil (?:the )?(?:pan|mushrooms?|mix|mince|bottom|water|liquid|juices?|they|it)?\s*(?:is|are|has|have|runs?)?\s*(?:completely |all |quite )?(?:dry|evaporated|cooked off|boiled off|gone(?! (?:to|past|soft|golden|limp|brown|a |the )))\b|\bno (?:more )?steam\b|\buntil dry\b/i
 
 /** What ends a step besides the clock. */
 export function untilIn(text: string, operation: OperationId | null): Until | null {

@@ -48,7 +48,9 @@ export function settingsIn(text: string, operation: OperationId | null): StepSet
         : /\bmedium(?:-high)? heat\b/i.test(text)
           ? 'medium'
           : null,
-    lid: /\blid (?:ajar|half)|\bhalf[- ]covered|\bpart(?:ly|ially) covered/i.test(text)
+    lid: /\blid (?:on )?(?:ajar|half|slightly|askew)|\b(?:slightly|half|partly) (?:ajar|covered)\b|\bhalf[- ]covered|\bpart(?:ly|ially) covered/i.test(
+      text,
+    )
       ? 'ajar'
       : /\b(?:uncovered|lid off|without (?:a|the) lid|take the lid off)\b/i.test(text)
         ? 'off'

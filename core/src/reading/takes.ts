@@ -66,6 +66,8 @@ export const nothingTaken = (): Takes => ({
   isEmpty: true,
 })
 
+const BEGINS =
+  /^\W*(?:meanwhile,? |now,? |next,? )?for the (filling|stuffing|sauce|gravy|dressing|topping|glaze|crust|marinade|batter|slaw|salsa|tempering|tadka)\b/iu
 /** What one doing takes, while its clauses are read. */
 export class Taking {
   readonly takes: Takes = nothingTaken()
@@ -128,6 +130,10 @@ export class Taking {
   hand(): Lot | null {
     const part = this.part
     const { bench, lines } = this.stage
+    // "For the filling you fry the onion": something new, and not what lies there.
+    const begun = BEGINS.exec(this.doing.parsed.text.slice(this.doing.from, this.doing.to))
+    if (begun !== null && !bench.lots.some((lot) => lot.words.has((begun[1] ?? '').toLowerCase())))
+      return null
     // A part that is begun now has nothing in hand yet.
     const isNew =
       part !== null && bench.inHand(part) === null && !bench.gone().some((lot) => lot.part === part)

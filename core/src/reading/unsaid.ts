@@ -93,6 +93,7 @@ export function takeUnsaid(t: Taking): void {
   if (
     t.operation !== null &&
     /-fry$/.test(t.operation) &&
+    t.operation !== 'air-fry' &&
     !t.takes.lines.some(({ of }) => of.foodClass === 'fat') &&
     !t.takes.lots.some(({ lot }) => lot.isFatBase)
   ) {
@@ -105,7 +106,9 @@ export function takeUnsaid(t: Taking): void {
   const hand = t.hand()
   const isOnlyFat =
     t.operation !== null &&
-    (HOT.has(t.operation) || BAKES.has(t.operation)) &&
+    (HOT.has(t.operation) ||
+      BAKES.has(t.operation) ||
+      (t.operation === 'heat' && t.doing.main.verb?.word === 'cook')) &&
     t.takes.lines.length > 0 &&
     t.takes.lots.length + t.takes.parts.length === 0 &&
     t.takes.lines.every(({ of }) => of.foodClass === 'fat')

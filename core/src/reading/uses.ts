@@ -80,7 +80,7 @@ export function readUses(
 
 /** "Drain and rinse the beans": a doing without an object, and the one after it joined by "and" alone. */
 function sharesNext(written: readonly Written[], step: Step, next: Step): boolean {
-  if (!/^[^\s]+$/u.test(step.text.trim())) return false
+  if (!/(?:^|[.!?]\s+)[^\s]+$/u.test(step.text.trim())) return false
   const text = written.find(({ stepIds }) => stepIds.includes(step.id) && stepIds.includes(next.id))?.text
   const from = text?.indexOf(`${step.text} `) ?? -1
   if (text === undefined || from < 0) return false

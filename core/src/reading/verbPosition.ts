@@ -53,6 +53,9 @@ export const after = ({ tokens, index, length }: At): Token | undefined => token
 /** Whether a word that is also a noun is a verb here, by what follows it. */
 function isFollowedAsVerb(at: At, word: string, isFirst: boolean): boolean {
   const next = after(at)
+  // "Dry stuff in a bowl", "the wet bits": things, and nothing done.
+  if (word === 'dry' && /^(?:stuff|things?|bits|goods|ingredients?|ones|mix|mixture)$/.test(next?.text ?? ''))
+    return false
   // "Glaze: all into a pan" names what follows.
   if (isFirst && next?.text === ':') return false
   if (STRICT.has(word) && !(isFirst && /^(?:season|pulse|top|finish|form|coat|glaze|crown)$/.test(word)))
@@ -118,6 +121,7 @@ export function verbAt(
     isFirst || previous === undefined || previous.kind === 'mark' || CONNECTIVES.has(previous.text)
   const isSubject = previous !== undefined && SUBJECTS.has(previous.text)
   const { form, verb } = found
+  if (word === 'stuff' && /^(?:dry|wet)$/.test(at.tokens[at.index - 1]?.text ?? '')) return null
   // "Whisk the soy, syrup, smoke and oil": one of several things.
   if (word === 'smoke' && previous?.text === ',' && /^(?:,|and|&)$/.test(after(at)?.text ?? '')) return null
   if (form === 'bare' || word === 'goes') {

@@ -36,7 +36,7 @@ export class Walk {
   readonly #stage: Stage
   readonly #names: Names
   readonly #narrow = new Map<number, Names>()
-  #scene: Omit<Scene, 'part' | 'verb'>
+  #scene: Omit<Scene, 'part' | 'only' | 'verb'>
   #only: number | null = null
   #last: Doing | null = null
   readonly #made: Doing[] = []
@@ -128,7 +128,7 @@ export class Walk {
     next: DoingText | null,
     known: OperationId | null | undefined,
   ): Doing {
-    const scene = { ...this.#scene, part, verb: purposeOf(doing) }
+    const scene = { ...this.#scene, part, only: this.#only, verb: purposeOf(doing) }
     const takes = takesOf(this.#stage, scene, doing, doing.operation, text, next)
     const operation =
       known === undefined ? refined(doing, takes, this.#last?.operation ?? null, this.#lastHeat) : known

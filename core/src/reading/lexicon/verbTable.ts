@@ -1,7 +1,7 @@
 /** Phrases that stand in several senses, by the name in braces. */
 export const PHRASES: Readonly<Record<string, string>> = {
   cold: String.raw`\b(?:fridge|refrigerator|icebox|cold place|coolest)\b`,
-  sours: String.raw`\bat (?:about |around )?(?:3[5-9]|4[0-8])\s?(?:°|º|degrees?|deg)?\s?C?\b[^.;]*\b(?:[4-9]|1\d|2\d)(?:\s*(?:-|–|to)\s*\d+)?\s?(?:hours?|hrs?|h)\b`,
+  sours: String.raw`\bat (?:about |around )?(?:3[5-9]|4[0-8])\s?(?:°|º|degrees?|deg)?\s?C?\b[^.;]*\b(?:[4-9]|1\d|2\d)(?:\s*(?:-|–|to)\s*\d+)?\s?(?:hours?|hrs?|h)\b|\b(?:somewhere|in a|at a) (?:nice and |nice |good |snug )?(?:warm|draught-free)\b[^.;]*\b(?:[5-9]|1\d|2\d)(?:\s*(?:-|–|to)\s*\d+)?\s?(?:hours?|hrs?|h)\b`,
   oven: String.raw`\b(?:oven|air[- ]?fryer)\b`,
   coats: String.raw`\b(?:(?:in|with|through|into|on) (?:the |a little |some |plenty of |remaining |rest of the |seasoned )*(?:\w+ ){0,3}(?:crumbs?|breadcrumbs?|panko|flour|cornflour|cornstarch|starch|semolina|batter|glaze|cornmeal|polenta))\b`,
 }
@@ -15,7 +15,7 @@ export const RESTS = String.raw`
   soak \bto (?:soak)\b
   marinate \bto (?:marinate|marinade)\b
   infuse \bto (?:infuse|steep)\b
-  chill \bto (?:chill|firm up in)\b
+  chill \bto chill\b|\bto firm up in (?:the|a) (?:fridge|refrigerator|freezer)\b
   freeze-thaw \bto (?:thaw|defrost)\b
   simmer \bto (?:bubble|simmer|tick|blip|cook)\b
   culture \b(?:sour|tang|ferment|culture|airing)\w*\b
@@ -43,7 +43,9 @@ wash
   wash-gluten \b(?:dough|gluten|starch)\b
   rinse
 drain = drain
-decant = drain
+decant
+  none \binto (?:\w+ )?(?:jars?|bottles?|pots|tubs?|containers?|cups|glasses|moulds?)\b
+  drain
 strain sieve filter [noun] = strain
 press [noun]
   coat \b(?:sides?|faces?|edges?|tops?|bottoms?|each|it|them)\b[^.;]{0,24}\b(?:in|into|onto)\b (?:it\b|them\b|the (?:\w+ )?(?:mix|mixture|crumbs?|powder|flour|seeds|spices|sesame)|(?:\w+ )?(?:crumbs?|panko|flour|seeds|sesame|spices))
@@ -164,7 +166,7 @@ stand sit leave wait prove proof settle relax [noun]
   none \bwhere (?:they|it)\b
   none ^\s*(?:it|them|the [\w ]{1,24}?) (?:upright|snugly|side by side|on (?:its|their) (?:end|side))\b
   simmer \b(?:tiny |small |lazy )?bubbles\b
-  none ^\s*(?:it|them|this|the \w+)? ?(?:alone|aside|behind|a gap|space|room|the (?:skins?|seeds?) on|out\b(?! (?:at|on|overnight|of the fridge)))
+  none ^\s*(?:it|them|this|the \w+)? ?(?:alone|aside|behind|a gap|space|room|the (?:skins?|seeds?) on|out\b(?! (?:at|on|for|overnight|of the fridge)))
   {rests}
 chill refrigerate [noun] = chill
 firm [noun]
@@ -177,7 +179,9 @@ set [noun]
   none \b(?:over|on|in|under|with|at)\b
   chill
 cool [noun] = cool
-freeze = freeze-thaw
+freeze
+  none \bin (?:[a-z]+ )?(?:portions?|batches)\b|\bfor (?:later|up to)\b|\bleftovers\b|\bwhat is left\b
+  freeze-thaw
 thaw defrost = freeze-thaw
 mature ripen age = culture
 toast dry-roast dry-fry parch [noun] = toast
@@ -222,6 +226,11 @@ pressure-cook = pressure-cook
 bake oven-bake blind-bake par-bake prebake = roast
 roast [noun]
   toast \bdry (?:pan|kadhai|skillet|frying pan)\b|\bin a (?:dry|hot) pan\b
+  roast
+blast
+  chill \bchill
+  sear \b(?:pan|wok)\b
+  broil \b(?:grill|broiler)\b
   roast
 air-fry airfry = air-fry
 microwave zap-in = heat
@@ -280,7 +289,7 @@ start begin
 add [put joins]
 incorporate-in [put joins]
 tip pour return put place lay slide drop lower arrange throw chuck bung stream trickle ladle pile feed
-+ introduce submerge drown immerse cover shake heap sink float nestle go dump swirl ripple fork [put noun]
++ rain shower tumble slosh glug dollop introduce submerge drown immerse cover shake heap sink float nestle go dump swirl ripple fork [put noun]
 open empty [put]
 fill = shape
 top [joins noun]

@@ -13,12 +13,15 @@ const tooLittleSour = (story: Story, above: number, most: number): ReturnType<Me
   story.trace.flatMap(({ spec, step, reading }) => {
     if (spec?.id !== 'culture' || reading.massG <= 0) return []
     const pH = reading.state.pH ?? 7
-    return pH <= above || pH > most
+    const isTold = step.tempC !== null
+    // Where nobody said how warm it stands, only a measured pH can stop it.
+    const isMet = pH > above && (isTold ? pH <= most : most < Infinity)
+    return !isMet
       ? []
       : [
           {
             stepId: step.id,
-            message: `By the model it reaches about pH ${pH.toFixed(1)} in this time; ${SAFE_PH} within 24 hours is the limit.`,
+            message: `${isTold ? '' : 'How warm it stands is not said. '}By the model it reaches about pH ${pH.toFixed(1)} in this time; ${SAFE_PH} within 24 hours is the limit.`,
             remedy: `Warmer or longer, and measure the pH: above ${SAFE_PH} after a day, throw it out. Follow your local food code.`,
           },
         ]
