@@ -153,7 +153,86 @@ describe('one after the other', () => {
       'Stir the curry powder into the oil and fry for 30 sec, then add the tomatoes and potatoes. Lock the lid, bring up to pressure and cook 25 min.',
       ['mix', 'shallow-fry', 'heat', 'pressure-cook'],
     ],
+    [
+      '250 g chickpea flour\n750 ml water\n60 ml olive oil',
+      'Whisk the flour into the water. Cover with a cloth and leave out for at least 6 hours. Stir in the oil and bake for 15 minutes at 250 C.',
+      ['mix', 'soak', 'mix', 'roast'],
+    ],
+    [
+      '1 l soy milk\n30 g soy yogurt',
+      'Warm the milk to 43 C. Whisk in the yogurt. Decant into jars and leave somewhere warm for 8 h. Fridge 4 h.',
+      ['heat', 'mix', 'culture', 'chill'],
+    ],
+    [
+      '500 g dried green lentils\n1 litre vegetable stock',
+      'Bring the lentils and stock to a bubble, then turn right down and leave, half-covered, for 50 mins. Cool and freeze in portions.',
+      ['heat', 'simmer', 'cool'],
+    ],
+    [
+      '300 g seitan\n120 g red pepper\n27 g groundnut oil',
+      'Wok on full blast. 1 Tbsp oil. Seitan, 4 min, tossing. Out. Rest of the oil. Pepper 2 min.',
+      ['shallow-fry', 'shallow-fry'],
+    ],
+    [
+      '160 g pinhead oats\n180 g vegetable stock',
+      "Toast oats 5' in a dry pan. Stir in the stock, simmer 10'. Chill o/n.",
+      ['toast', 'mix', 'simmer', 'chill'],
+    ],
+    [
+      '240 g black beans\n100 g cooked rice',
+      'Mash the beans with the rice and form patties. Grill for 5 min per side, or bake at 190 C for 20 min.',
+      ['mash', 'shape', 'grill'],
+    ],
   ])('%#', (list, method, expected) => expect(operations(list, method)).toEqual(expected))
+
+  it('says so where nobody told how warm a culture stands, and does not stop it', () => {
+    const found = readRecipes(
+      'Yogurt\n\n1 l soy milk\n30 g soy yogurt\n\nWarm the milk to 43 C. Whisk in the yogurt. Leave somewhere warm for 8 h.',
+      mixContext(),
+    )
+    const dish = found.ok ? found.value[0] : undefined
+    if (dish === undefined) throw new Error('not read')
+    const { findings } = assess(dish, library, defaultKitchen)
+    expect(findings.filter(({ severity }) => severity === 'stop')).toEqual([])
+    expect(findings.find(({ rule }) => rule === 'culture-hardly-sour')?.message).toContain('not said')
+  })
+
+  it('bakes what was spread out for it', () => {
+    expect(
+      names(
+        step(
+          '240 g black beans\n60 g walnuts',
+          'Spread the beans on a baking sheet and bake at 350F for 15 min. Chop the walnuts.',
+          'roast',
+        ),
+      ),
+    ).toEqual(['black beans'])
+  })
+
+  it('adds everything else: what was made beside it, and what is left of the list', () => {
+    const mix = read(
+      '240 g black beans\n60 g walnuts\n100 g cooked rice',
+      'Pulse the walnuts in a food processor. Mash the beans in a bowl. Add everything else and mix.',
+    ).steps.at(-1)
+    expect(mix?.massInG).toBeCloseTo(400, -1)
+  })
+
+  it('begins anew for the filling', () => {
+    const fry = step(
+      '900 g white cabbage\n150 g onion\n30 g oil',
+      'Boil the cabbage for 10 minutes. For the filling fry the onion in the oil until golden.',
+      'shallow-fry',
+    )
+    expect(names(fry)).toEqual(['oil', 'onion'])
+  })
+
+  it('keeps a list’s line that tells how long something was pressed', () => {
+    const part = read(
+      '1 (14 oz) block extra-firm tofu, pressed 20 min\n2 tsp oil',
+      'Toss the tofu with the oil.',
+    )
+    expect(part.lines.map(({ massG }) => Math.round(massG ?? 0))).toEqual([397, 9])
+  })
 
   it('keeps the list’s water for where it is named again', () => {
     const blend = step(

@@ -42,6 +42,10 @@ const NO_ORDER =
 /** "Or bake at 180 C": another way of what was told before. */
 const OTHER_WAY = /^(?:or|alternatively|otherwise)\b/iu
 
+/** "Grill for 10 min, or bake at 190 C for 20": the second is another way. */
+const OR_ELSE = /,\s*or\s*$/iu
+const COOKS = /^(?:bake|roast|grill|fry|pan-fry|deep-fry|air-fry|steam|broil|microwave|barbecue)$/
+
 const FORBIDS = /\b(?:do not|don['’]t|never|nor|no need to)\s*(?:\w+\s+)?$/iu
 
 interface Cut {
@@ -148,6 +152,7 @@ function clausesOf(
   const isOtherWay = number > 0 && OTHER_WAY.test(words)
   const clauses: Clause[] = []
   let from = sentence.from
+  let isElse = false
   const push = (to: number, cut: Cut | null, isJoined: boolean, remark: boolean): void => {
     if (text.slice(from, to).replace(/[\s,;:.]/gu, '') === '') return
     clauses.push({
@@ -159,8 +164,8 @@ function clausesOf(
       sentence: number,
       isJoined,
       isOptional: isOptional(from, to),
-      isRemark: remark || isOtherWay,
-      isOtherWay,
+      isRemark: remark || isOtherWay || isElse,
+      isOtherWay: isOtherWay || isElse,
     })
   }
   cuts.forEach((cut, index) => {
@@ -191,6 +196,11 @@ function clausesOf(
     const link = next === undefined ? null : LINK.exec(gap)
     const to = next === undefined ? sentence.to : link === null ? next.start : cut.to + link.index
     const previous = cuts[index - 1]
+    isElse =
+      previous !== undefined &&
+      COOKS.test(cut.found.verb.word) &&
+      COOKS.test(previous.found.verb.word) &&
+      OR_ELSE.test(text.slice(previous.to, cut.at.at))
     const isJoined =
       previous !== undefined && /^\s*(?:,|,?\s*(?:and|&|then))\s*$/iu.test(text.slice(previous.to, cut.at.at))
     push(

@@ -28,6 +28,7 @@ export function fragment(words: string): OperationId | null {
     return 'shape'
   if (FRIDGE.test(words)) return minutes !== null && minutes > 10_000 ? null : 'chill'
   if (minutes === null) return null
+  if (/\b(?:plancha|griddle|flat-?top)\b/iu.test(words)) return 'sear'
   if (/\boven\b|\b(?:1[4-9]|2[0-6])\d\s*°?\s*C\b|\b[34]\d\d\s*°?\s*F\b/u.test(words)) return 'roast'
   if (/\bsteamer\b/iu.test(words)) return 'steam'
   if (minutes >= 240 && /\b(?:warm|yog|(?:2[0-9]|3\d|4\d)\s*°?\s*C\b)/iu.test(words)) return 'culture'

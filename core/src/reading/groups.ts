@@ -53,6 +53,7 @@ export function takeClass(t: Taking, mention: Extract<Mention, { kind: 'class' }
   if (lot !== undefined) t.lot(lot, mention.said.share, mention.role)
 }
 
+const ELSE = /\b(?:add|tip in|throw in|stir in)\b[^.;]*\beverything else\b/iu
 /** What brings several things together. */
 const JOINS = /^(?:toss|combine|mix|stir|fold|assemble|dress|tumble|build)$/
 export function takeGroup(
@@ -110,7 +111,9 @@ export function takeGroup(
     return
   }
   for (const of of wanted) t.line(of, null, role)
-  if (which === 'all' && part === null && !isList)
+  // "Add everything else": what was made beside it, too.
+  const isElse = which === 'rest' && ELSE.test(t.doing.parsed.text.slice(t.doing.from, t.doing.to))
+  if ((which === 'all' || isElse) && part === null && !isList)
     for (const lot of lots) if (!t.isExcepted(lot)) t.lot(lot, null, role)
 }
 

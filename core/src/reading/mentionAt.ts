@@ -163,7 +163,9 @@ function dryOrWet(here: Here): Answer {
     ({ kind, names }) => kind === 'part' && names[0]?.length === 1,
   )
   const isAlone = next === undefined || next.kind === 'mark' || /^(?:and|into|to|in|with)$/.test(next.text)
-  if (isPartName || !isAlone || !/^(?:dry|wet)$/.test(token.text) || !isDet(tokens[index - 1])) return null
+  const isSum = /^[+&]$/.test(next?.text ?? '') || /^[+&]$/.test(tokens[index - 1]?.text ?? '')
+  if (isPartName || !(isAlone || isSum) || !/^(?:dry|wet)$/.test(token.text)) return null
+  if (!isDet(tokens[index - 1]) && !isSum) return null
   return met({
     kind: 'group',
     which: token.text === 'dry' ? 'dry' : 'wet',

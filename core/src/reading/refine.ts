@@ -93,7 +93,8 @@ export function refined(
     const own = last ?? before
     const goesOn = own !== null && NOT_ON.has(own) ? lastHeat : own
     if (goesOn === 'heat' || goesOn === 'boil') return 'simmer'
-    return goesOn
+    // "In the mixer, dry ingredients, 1 min": nothing goes on yet.
+    return goesOn ?? (takes.lines.length + takes.lots.length > 1 ? 'mix' : null)
   }
   if (operation === 'heat') {
     if (

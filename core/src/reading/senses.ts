@@ -197,6 +197,14 @@ function works(said: Said): Told {
   const sense = verb.senses.find(
     ({ when }) => when === null || when.test(/until|where/.test(when.source) ? full : rest),
   )
+  // "Spread the beans on a baking sheet and bake": what is baked is named here.
+  const namesIt =
+    /^(?:spread|lay|arrange|scatter|set|sit|line up)$/.test(verb.word) &&
+    /^\s*(?:out )?(?:the|your|all|both|these)\s+\p{L}{3}/iu.test(rest) &&
+    next?.verb != null &&
+    next.sentence === said.clause.sentence &&
+    !/^\s*(?:the|a|an|your|it|them)\b/iu.test(parsed.bare.slice(next.verbTo, next.to))
+  if (sense?.operation == null && namesIt) return ['put', null]
   if (sense?.operation === 'drain' && SQUEEZED.test(sentenceAfter(parsed, said.clause)))
     return does('squeeze')
   return sense?.operation == null ? NOTHING : does(sense.operation)

@@ -42,7 +42,9 @@ const perUnit = (unit: string): number => UNIT_MIN[unit.charAt(0).toLowerCase()]
 
 /** A text without any of these states no time. */
 const NAMES_TIME =
-  /(?:seconds?|secs?|minutes?|mins?|hours?|hrs?|days?|weeks?|over-?night)|[\d½¼¾\s-][smh]\b/iu
+  /\d\s?['′](?![\d\p{L}])|\bo\/n\b|(?:seconds?|secs?|minutes?|mins?|hours?|hrs?|days?|weeks?|over-?night)|[\d½¼¾\s-][smh]\b/iu
+/** "2'" is two minutes, "o/n" overnight. */
+const PRIME = /(?<![\d\p{L}.])(\d{1,3})(?:\s?-\s?(\d{1,3}))?\s?['′](?![\d\p{L}'])/gu
 
 /** Durations that a text states, in min; the middle of a range. */
 export function durationsIn(
@@ -91,7 +93,12 @@ export function durationsIn(
   // "For another minute".
   for (const match of text.matchAll(/\banother (minute|hour)\b/giu))
     found.push({ minutes: perUnit(match[1] ?? 'm'), at: match.index, end: match.index + match[0].length })
-  const overnight = /\bover-?night\b/i.exec(text)
+  for (const match of text.matchAll(PRIME)) {
+    const [low, high] = [Number(match[1]), Number(match[2] ?? match[1])]
+    found.push({ minutes: (low + high) / 2, at: match.index, end: match.index + match[0].length })
+  }
+  found.sort((a, b) => a.at - b.at)
+  const overnight = /\bover-?night\b|\bo\/n\b/i.exec(text)
   if (overnight !== null) found.push({ minutes: OVERNIGHT_MIN, at: overnight.index, end: overnight.index })
   return found.map(({ minutes, at, end }) => ({ minutes: Math.min(MOST_MIN, minutes), at, end }))
 }

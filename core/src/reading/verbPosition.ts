@@ -50,9 +50,14 @@ export const before = ({ tokens, index }: At): Token | undefined => {
 
 export const after = ({ tokens, index, length }: At): Token | undefined => tokens[index + length]
 
+const FORMED =
+  /^(?:patties|balls|burgers|logs|cakes|rounds|loaves|discs|koftas|nuggets|sausages|dumplings|meatballs|cutlets|croquettes|walnut-sized)$/
+
 /** Whether a word that is also a noun is a verb here, by what follows it. */
 function isFollowedAsVerb(at: At, word: string, isFirst: boolean): boolean {
   const next = after(at)
+  // "Mash and form patties".
+  if (/^(?:form|shape|roll)$/.test(word) && FORMED.test(next?.text ?? '')) return true
   // "Dry stuff in a bowl", "the wet bits": things, and nothing done.
   if (word === 'dry' && /^(?:stuff|things?|bits|goods|ingredients?|ones|mix|mixture)$/.test(next?.text ?? ''))
     return false

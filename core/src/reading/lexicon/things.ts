@@ -66,6 +66,8 @@ export const CLASS_WORDS: ReadonlyMap<string, readonly FoodClass[]> = new Map(
     gluten: ['gluten'],
     tofu: ['soy'],
     grain: ['grain'],
+    pasta: ['grain'],
+    noodle: ['grain'],
     liquid: ['plant-milk', 'water', 'acid', 'savoury'],
     powder: ['flour', 'starch', 'gum', 'spice', 'salt', 'leavening', 'gluten', 'savoury'],
   }),
