@@ -61,7 +61,9 @@ const NO_FOODS = /\b(?:min|mins|minutes?|hours?|hrs?|fan|portions?|servings?|peo
 /** "150 g cashews · 250 ml water · 1 tsp salt" are three lines. */
 function inOneLine(line: string): string[] {
   const commas = /^(?:([\p{L}][\p{L} ]{1,30}):\s*)?(.+)$/u.exec(line)
-  const listed = (commas?.[2] ?? '').split(/,\s+(?=(?:[\d½¼¾⅓⅔]|a?\s?pinch\b|juice of|zest of))/u)
+  const listed = (commas?.[2] ?? '').split(
+    /,\s+(?=(?:[\d½¼¾⅓⅔]|a?\s?pinch\b|handful|splash|drizzle|dash|salt\b|oil\b|juice of|zest of))/u,
+  )
   const isCommas =
     listed.length > (commas?.[1] === undefined || NO_GROUP.test(commas[1]) || NO_FOODS.test(line) ? 2 : 1) &&
     listed.every((part) => STARTS_LIKE_AMOUNT.test(part) && part.length < 60) &&

@@ -154,7 +154,9 @@ function isJoined(at: At): boolean {
     joinsHand(clause, rest, isPut) || (hasLead && isLead(t, clause)) || hasOpenTarget(clause, rest)
   if (!joins) return false
   const hasLots = t.takes.lots.some(({ role }) => role === 'object') || t.takes.parts.length > 0
-  if (!hasLots || isPut || /^\s*(?:in|through|over|back)\b/iu.test(rest)) t.join(hand)
+  const lead = t.doing.parsed.bare.slice(clause.from, clause.verbFrom)
+  const goesIn = /^\s*(?:in|through|over|back)\b/iu.test(rest) || /\bin[\s,]*$/iu.test(lead)
+  if (!hasLots || isPut || goesIn) t.join(hand)
   return true
 }
 

@@ -90,7 +90,8 @@ function split(parsed: Parsed): Clause[] {
 }
 
 /** "Stir in the spices and toast 3 minutes": they are put in for it. */
-const STIRS_IN = /^(?:stir|mix|fold|whisk|beat|scatter|sprinkle)\s+(?:in|through)\b/iu
+const STIRS_IN =
+  /^(?:stir|mix|fold|whisk|beat|scatter|sprinkle)\s+(?:in|through)\b|\b(?:stir|mix|whisk|work)\s+(?:the |in the )?(?:\p{L}+ )?flour\s+into\b/iu
 
 function thenFoods(words: string): RegExpExecArray | null {
   const found = THEN_FOODS.exec(words)
@@ -155,12 +156,13 @@ function gather(parsed: Parsed): DoingText[] {
         next !== undefined &&
         next.clause.sentence === clause.sentence &&
         reads[at - 1]?.clause.sentence !== clause.sentence
+      // "Cover, reduce to low and simmer": the lid is on for what goes on under it.
+      const under = reads.slice(at + 1).find(({ role }) => role !== 'none')
       const covers =
         clause.verb?.word === 'cover' &&
-        next !== undefined &&
-        next.clause.sentence === clause.sentence &&
-        next.role !== 'none' &&
-        (isHotRead(next) || next.operation === 'roast' || next.operation === 'steam')
+        under !== undefined &&
+        under.clause.sentence === clause.sentence &&
+        (isHotRead(under) || /^(?:roast|steam|simmer|boil)$/.test(under.operation ?? ''))
       if (last === undefined || opens || covers || lead.length > 0) lead.push(read)
       else last.clauses.push(read)
       return
@@ -174,7 +176,9 @@ function gather(parsed: Parsed): DoingText[] {
       isHotRead(read) &&
       !hasOwnObject(read, parsed) &&
       timeIn(read.words) !== null
-    const isFatFirst = last?.main?.role === 'fat' && (read.role !== 'do' || isHotRead(read))
+    const isFatFirst =
+      last?.main?.role === 'fat' &&
+      (read.role !== 'do' || isHotRead(read) || read.operation === 'grill' || read.operation === 'broil')
     const isKept =
       read.operation !== null &&
       ALONE.has(read.operation) &&

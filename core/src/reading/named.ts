@@ -64,6 +64,12 @@ const SHORT: readonly (readonly [short: string, name: RegExp])[] = [
   ['nooch', /\bnutritional yeast\b/iu],
 ]
 const shortOf = (food: string): string[] => SHORT.flatMap(([short, name]) => (name.test(food) ? [short] : []))
+/** "800 g potatoes, cut into thick chips" are called chips from then on. */
+const CUT_AS = /\b(chips|fries|wedges|florets|coins|crisps|steaks)\b/iu
+const cutAs = (prep: string): string[] => {
+  const found = CUT_AS.exec(prep)?.[1]
+  return found === undefined ? [] : [found]
+}
 const lineNames = new WeakMap<FormulaLine, string[][]>()
 const namesOfLine = (line: FormulaLine): string[][] => {
   const known = lineNames.get(line)
@@ -73,6 +79,7 @@ const namesOfLine = (line: FormulaLine): string[][] => {
     line.food.replace(/\(.*?\)|\bfor\b.*$/gu, ''),
     ...(inBrackets === undefined ? [] : [inBrackets]),
     ...shortOf(line.food),
+    ...cutAs(line.prep),
   ])
   lineNames.set(line, made)
   return made

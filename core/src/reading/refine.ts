@@ -154,6 +154,15 @@ export function refined(
     /^(?:cover|submerge|drown|immerse)$/.test(verb)
   )
     return 'soak'
+  // "Tomato paste + paprika, roast 1 min", in the pan where the rest is.
+  if (
+    operation === 'roast' &&
+    last !== null &&
+    HOT.has(last) &&
+    (durationsIn(words)[0]?.minutes ?? 99) <= 5 &&
+    !/\b(?:oven|tray|sheet)\b|°|\d\d\d/iu.test(words)
+  )
+    return 'toast'
   const isTimed = durationsIn(words).length > 0
   // Water poured over dry food and left to stand.
   if (

@@ -94,7 +94,7 @@ const KEEPS_LIQUOR =
 /** What is lifted out drips: it lay in something. */
 const DRIPS_OFF = /\b(?:drip|drips|dripping|drain|excess)\b/iu
 /** Verbs that change nothing by themselves: turning, lifting out, throwing away. */
-function changesNothing({ verb: { word }, rest, parsed, clause }: Said): Told {
+function changesNothing({ verb: { word }, rest, full, parsed, clause }: Said): Told {
   if (FLAVOURINGS_OUT.test(rest)) return NOTHING
   if (word === 'pass' && /\b(?:sieve|strainer|muslin|cloth)\b/iu.test(rest)) return does('strain')
   if (/^(?:move|transfer|put|return)$/.test(word) && /\b(?:warm|low) oven\b/iu.test(rest)) return does('hold')
@@ -106,6 +106,13 @@ function changesNothing({ verb: { word }, rest, parsed, clause }: Said): Told {
     (LIES_IN.test(lay) || DRIPS_OFF.test(sentenceAfter(parsed, clause)))
   if (SEPARATES.test(rest) || isLiftedOut || (word === 'fish' && /\bout\b/u.test(rest))) return does('drain')
   if (/^(?:pat|blot)$/.test(word) && KEEPS_LIQUOR.test(sentenceAfter(parsed, clause))) return does('drain')
+  // "Shake in the rest of the sugar and carry on till it is stiff".
+  if (
+    /^(?:carry|continue|keep)$/.test(word) &&
+    /^\s*(?:on|going)\b/iu.test(rest) &&
+    /\b(?:until|till|for)\b/iu.test(full)
+  )
+    return ['go-on', null]
   // "Turn daily for 12 days".
   if (
     /^(?:turn|flip)$/.test(word) &&
@@ -155,6 +162,8 @@ function putsIn({ verb, rest, words, fromVerb, parsed, clause, next }: Said): To
   const isThrown =
     /^\s*(?:the )?(?:\w+ ){0,3}(?:away|down the (?:sink|drain))\b/iu.test(rest) &&
     !/^\s*(?:off|away)/iu.test(rest)
+  // "Cover, low heat 5 mins": under the lid it goes on.
+  if (isLid && timeIn(rest) !== null) return ['go-on', null]
   if (isSkimmed || isLid || isThrown) return NOTHING
   const isLeft =
     /^(?:leave|let|stand|rest|soak|sit)$/.test(next?.verb?.word ?? '') && next?.sentence === clause.sentence
@@ -189,6 +198,11 @@ function works(said: Said): Told {
     return ['put', null]
   // "Flake the tofu into the pan" puts it there.
   if (/^(?:flake|crumble|tear|grate|slice|snip|break|shred|chop|cut)$/.test(verb.word) && INTO_PAN.test(rest))
+    return ['put', null]
+  if (
+    verb.word === 'shake' &&
+    /^\s*(?:in|over|on)\b(?! (?:a|an|the) (?:\w+ )?(?:jar|bottle|bag|tub|shaker))/iu.test(rest)
+  )
     return ['put', null]
   if (verb.word === 'crumble' && /\b(?:stock|bouillon) cubes?\b/iu.test(rest)) return ['put', null]
   if (/^(?:crush|rub)$/.test(verb.word) && /\bbetween (?:your|the) (?:palms|fingers|hands)\b/iu.test(rest))

@@ -168,7 +168,15 @@ function takeFilling(t: Taking): void {
         t.doing.parsed.bare.slice(verbTo, to).replace(/\b(?:and|then|it|them|each|the|well)\b/giu, ''),
       ),
   )
-  if (!fills) return
+  if (!fills) {
+    // "Stuff the peppers": with what was made for it just before.
+    const last = t.hand()
+    const [only, ...more] = t.takes.lots
+    const isStuffed = /^(?:stuff|fill)$/.test(t.doing.main.verb?.word ?? '') && t.takes.lines.length === 0
+    const isAlone = only?.role === 'object' && more.length === 0 && t.takes.parts.length === 0
+    if (isStuffed && isAlone && last !== null && last !== only.lot && !last.isAside) t.lot(last, null, 'with')
+    return
+  }
   const word = /\b(?:fill|stuff)/iu.test(t.doing.parsed.text.slice(t.doing.from, t.doing.to))
     ? /fill|stuff/u
     : /top|coat|glaz/u

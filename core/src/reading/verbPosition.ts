@@ -56,6 +56,8 @@ const FORMED =
 /** Whether a word that is also a noun is a verb here, by what follows it. */
 function isFollowedAsVerb(at: At, word: string, isFirst: boolean): boolean {
   const next = after(at)
+  // "Mince into hot stock": what is called so.
+  if (/^(?:mince|mash|crumb|shred)$/.test(word) && /^(?:in|into|back)$/.test(next?.text ?? '')) return false
   // "Mash and form patties".
   if (/^(?:form|shape|roll)$/.test(word) && FORMED.test(next?.text ?? '')) return true
   // "Dry stuff in a bowl", "the wet bits": things, and nothing done.
@@ -91,6 +93,9 @@ function isFollowedAsVerb(at: At, word: string, isFirst: boolean): boolean {
 
 export const PREPOSITION_FIRST =
   /^(?:in|into|on|onto|off|with|from|over|to|for|using|under|at|by|back|meanwhile|now|through|after)$/
+
+/** They stand among verbs that are nouns, too, and are none. */
+const NEVER_NOUNS: ReadonlySet<string> = new Set(['combine', 'incorporate', 'stir', 'beat'])
 
 /** Whether the words before a verb are a phrase that may open an order: "In a jug beat …". */
 function isAfterPhrase(at: At, sentenceStart: number, isNoun: boolean): boolean {
@@ -136,7 +141,7 @@ export function verbAt(
   if (form === 'bare') {
     if (isSubject) return found
     if (isOpen) return !verb.isNoun || isFollowedAsVerb(at, verb.word, isFirst) ? found : null
-    return isAfterPhrase(at, sentenceStart, verb.isNoun) ? found : null
+    return isAfterPhrase(at, sentenceStart, verb.isNoun && !NEVER_NOUNS.has(word)) ? found : null
   }
   if (form === 'gerund')
     return previous?.text === 'by' && /^(?:start|begin)/.test(at.tokens[at.index - 2]?.text ?? '')

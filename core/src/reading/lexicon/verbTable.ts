@@ -96,9 +96,13 @@ run
 mix combine stir fold whisk beat work cream blend-in incorporate marry [noun]
   heat ^\s*(?:it|them|this|the [\w ]{1,24})?\s*(?:constantly |continuously )?(?:over|on) (?:a )?(?:very )?(?:low|medium|gentle|moderate|high)[\w -]{0,12}(?:heat|flame)\b
   shape ^\s*(?:it |them )?(?:over|in half)\b
-  whip \b(?:peaks?|foam|stiff|fluffy|frothy|doubled|thick and glossy)\b|\bholds? (?:its|a) shape\b
+  whip \b(?:peaks?|(?:to|until|till|into) (?:an? )?(?:\w+ )?foam\w*|foamy|stiff(?! (?:\w+ )?(?:dough|paste|batter|mixture|mix))|fluffy|frothy|doubled|thick and glossy)\b|\bholds? (?:its|a) shape\b
   none ^\s*(?:now and|occasionally|often|from time|once\b|twice\b)[^,.;]*$
   knead \b(?:into a (?:firm |stiff |smooth )?dough) and knead\b
+  mix
+shake [noun]
+  mix \b(?:in|into|inside) (?:a|an|the) (?:\w+ )?(?:jar|bottle|shaker|tub|bag)\b|\btogether\b
+  none \b(?:off|pan|basket|tray|dry)\b
   mix
 toss [noun]
   coat {coats}
@@ -118,7 +122,10 @@ knead
   knead
 whip [noun] = whip
 layer stack assemble sandwich interleave [noun] = shape
-coat glaze baste brush bread dredge dust lacquer [noun]
+glaze [noun]
+  sweat \bin (?:the |some |a little )?(?:\w+ )?(?:oil|butter|margarine|fat)\b|\b(?:glassy|translucent)\b
+  coat
+coat baste brush bread dredge dust lacquer [noun]
   none ^\s*(?:off|away)\b|^\s*the (?:board|work)
   none ^\s*(?:a|the|your) (?:tin|tray|dish|pan|mould|board|work)
   coat
@@ -164,7 +171,7 @@ rest [noun]
   {rests}
 stand sit leave wait prove proof settle relax [noun]
   none \bwhere (?:they|it)\b
-  none ^\s*(?:it|them|the [\w ]{1,24}?) (?:upright|snugly|side by side|on (?:its|their) (?:end|side))\b
+  none ^\s*(?:it |them |the [\w ]{1,24}? )?(?:upright|snugly|side by side|on (?:its|their) (?:end|side))\b
   simmer \b(?:tiny |small |lazy )?bubbles\b
   none ^\s*(?:it|them|this|the \w+)? ?(?:alone|aside|behind|a gap|space|room|the (?:skins?|seeds?) on|out\b(?! (?:at|on|for|overnight|of the fridge)))
   {rests}
@@ -219,7 +226,7 @@ bring
   heat \bto\b|\bup\b
   none
 reduce
-  none \b(?:the )?(?:heat|flame|temperature|oven)\b
+  none \b(?:the )?(?:heat|flame|temperature|oven)\b|^\s*to (?:a )?(?:very )?(?:low|medium|simmer|gentle|minimum)\b
   reduce
 steam [noun] = steam
 pressure-cook = pressure-cook
@@ -289,7 +296,7 @@ start begin
 add [put joins]
 incorporate-in [put joins]
 tip pour return put place lay slide drop lower arrange throw chuck bung stream trickle ladle pile feed
-+ rain shower tumble slosh glug dollop introduce submerge drown immerse cover shake heap sink float nestle go dump swirl ripple fork [put noun]
++ rain shower tumble slosh glug dollop introduce submerge drown immerse cover heap sink float nestle go dump swirl ripple fork [put noun]
 open empty [put]
 fill = shape
 top [joins noun]
