@@ -57,6 +57,8 @@ export function mediumRows(writer: Writer, spec: OperationSpec, lot: LotShape, l
 export function tapRatio(writer: Writer, spec: OperationSpec, lot: LotShape, listed: Listed): number {
   const ratio = TAP_RATIO[spec.id] ?? 0
   if (ratio === 0 || lot.hasLiquor || lot.phase === 'liquid') return 0
+  // Mashed in its own water it needs none of the tap.
+  if (lot.phase === 'body' && listed.liquidG > listed.dryG) return 0
   // What is not known may be the liquid: a juice that the library does not hold.
   const isUnsure = lot.rows.some((row) => writer.rows[row]?.source.entry.food === null)
   if (FOR_DRY.has(spec.id) && (listed.dryG <= 0 || isUnsure)) return 0

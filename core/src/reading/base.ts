@@ -97,8 +97,14 @@ function isOver({ t, clause, hand, rest, before, isMet, hasObject, hasPronoun }:
     t.join(hand)
     return true
   }
+  // "Pour over the dhokla": a name that no list knows.
+  const isOverName =
+    clause.verb?.word === 'pour' &&
+    !hasObject &&
+    !hasPronoun &&
+    /^\s*over (?:the|your)\s+[\p{L}-]+\W*$/iu.test(rest)
   const isAdded = clause.verb?.word === 'add' && (hasPronoun || (rest.trim() === '' && !hasObject))
-  if (!(OVER.test(rest) || isAdded) || before || hasTargetIn(t.takes)) return false
+  if (!(OVER.test(rest) || isAdded || isOverName) || before || hasTargetIn(t.takes)) return false
   if (!hasObject) t.join(hand)
   // "Loosen it with a ladleful of the broth and stir it in": into the broth.
   const whole = hand.of !== null && t.stage.bench.lots.includes(hand.of) ? hand.of : undefined
@@ -129,10 +135,17 @@ function isTakenAlready({ t, clause, hand, rest, before, isMet, isPut, hasObject
 }
 
 /** "Add to the pan": what is on the heat there, not what was made beside it. */
-function isToPan({ t, hand, rest, isPut, hasObject }: At): boolean {
-  if (!isPut || !TO_PAN.test(rest) || t.takes.lots.length + t.takes.parts.length > 0) return false
+function isToPan({ t, clause, hand, rest, isPut, hasObject }: At): boolean {
+  if (!isPut || !TO_PAN.test(rest)) return false
+  // "Return the tofu to the pan": to what is on the heat there now.
+  const hasOthers = t.takes.lots.length + t.takes.parts.length > 0
+  if (hasOthers && (clause.verb?.word !== 'return' || hasTargetIn(t.takes))) return false
   const panned = t.lastLot((lot) => !lot.isAside && lot.operation !== null && ON_HEAT.has(lot.operation))
   if (panned === undefined && hand.isAside) return true
+  if (hasOthers) {
+    if (panned !== undefined && !t.isTaken(panned)) takeInto(t, panned)
+    return true
+  }
   if (panned !== hand) takeInto(t, panned)
   if (!hasObject || panned === undefined || panned === hand) t.join(hand)
   return true

@@ -46,8 +46,14 @@ export function takeClass(t: Taking, mention: Extract<Mention, { kind: 'class' }
   }
   const dry =
     mention.word === 'powder' ? bench.lots.filter((lot) => lot.words.has('powder')).at(-1) : undefined
+  // "The seeds": what was toasted of them alone, before a paste that has some in it.
+  const pure = bench.lots.filter(
+    (one) =>
+      !one.isSide && one.holds.size > 0 && [...one.holds].every((id) => all.some((of) => of.id === id)),
+  )
   const lot =
     dry ??
+    pure.at(-1) ??
     bench.lots.filter((one) => !one.isSide && one.words.has(mention.word)).at(-1) ??
     bench.lots.filter((one) => !one.isSide && all.some((of) => one.holds.has(of.id))).at(-1)
   if (lot !== undefined) t.lot(lot, mention.said.share, mention.role)

@@ -184,6 +184,7 @@ export function sideOf(laid: Laid): NewLot {
     words: new Set([
       ...(isTapOnly ? SIDES.soaked : SIDES[operation === 'squeeze' ? 'squeeze' : 'drain']),
       ...(hasFat ? ['oil'] : []),
+      ...['wine', 'beer'].filter((word) => lines.some(({ line }) => line?.food?.id.includes(word) === true)),
     ]),
     isAside: false,
     isFatBase: hasFat,

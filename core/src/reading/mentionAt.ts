@@ -240,6 +240,8 @@ function named(here: Here): Answer {
   const found = namedAt(tokens, index, scene, before)
   if (found === null) return null
   const [first] = found.fits
+  // "Soften the vegetables" is not done with vegetable stock.
+  if (token.text === 'vegetables' && first?.isHead === false) return null
   // "Boiling water": the water is read where it stands.
   if (
     first?.of.foodClass === 'water' &&

@@ -73,6 +73,7 @@ const isIntoOven = (words: string): boolean =>
 /** "Heat a pan", "return it to the oven for 10 minutes". */
 function onVessel({ verb, rest }: Said): Told | null {
   if (!VESSEL_ONLY.test(rest) || WATER.test(rest) || !READIES_A_VESSEL.test(verb.word)) return null
+  if (verb.word === 'bring' && /\b(?:boil|simmer|bubble)\b/iu.test(rest)) return null
   const isBake = timeIn(rest) !== null && /\boven\b/iu.test(rest) && /^(?:return|put|set)$/.test(verb.word)
   return isBake ? does('roast') : NOTHING
 }
@@ -163,7 +164,8 @@ function putsIn({ verb, rest, words, fromVerb, parsed, clause, next }: Said): To
     /^\s*(?:the )?(?:\w+ ){0,3}(?:away|down the (?:sink|drain))\b/iu.test(rest) &&
     !/^\s*(?:off|away)/iu.test(rest)
   // "Cover, low heat 5 mins": under the lid it goes on.
-  if (isLid && timeIn(rest) !== null) return ['go-on', null]
+  if (isLid && timeIn(rest) !== null)
+    return /\b(?:heat|flame|low|gas)\b/iu.test(rest) ? ['go-on', null] : does('rest')
   if (isSkimmed || isLid || isThrown) return NOTHING
   const isLeft =
     /^(?:leave|let|stand|rest|soak|sit)$/.test(next?.verb?.word ?? '') && next?.sentence === clause.sentence

@@ -53,7 +53,7 @@ const ACTING =
 const NAMING =
   /^(?:(?:boiling|cooking|soaking|simmering|running|frying|baking|roasting|mixing|serving|rolling|chilling|grilling|steaming|poaching|melting|dipping|washing|stuffing|dressing|icing|pudding|seasoning|filling|topping|coating|spring|string|marinating|cutting|sweetening|raising|thickening|warming|loosening|slicing|ring|wing)s?\b\s*(?:hot\s+)?(?:salted\s+)?(?:water|liquid|liquor|oil|pan|pans|sheet|sheets|tray|tins?|tin|dish|paper|powder|soda|bowl|stock|broth|pot|board|sugar|onions?|point|hot|juice|juices|mix|mixture|salt|fat|rack|basket|spoon|beans)|(?:pudding|stuffing|dressing|icing|seasoning|filling|topping|coating|spring|string|ring)\b)/iu
 const NO_PARTICIPLES =
-  /^(?:morning|evening|during|nothing|something|anything|everything|thing|string|spring|pudding|herring|ring|wing|king|sibling|ceiling|dumpling|seasoning|topping|filling|stuffing|icing|shortening|lightning)$/iu
+  /^(?:morning|evening|during|nothing|something|anything|everything|thing|string|spring|pudding|tempering|frosting|herring|ring|wing|king|sibling|ceiling|dumpling|seasoning|topping|filling|stuffing|icing|shortening|lightning)$/iu
 const PARTICIPLE =
   /(?:,\s*|\bby\s+|\bthen\s+|\s)(?:(?:constantly|all the time|often|occasionally|gently|still|slowly)\s+)?(\p{L}+ing)\b[^.;,]*/giu
 

@@ -87,7 +87,10 @@ export function takeUnsaid(t: Taking): void {
   takeFilling(t)
   takeCoating(t)
   if (verb !== null && !t.takes.lines.some(({ of }) => of.purpose === verb)) {
-    const hasFat = t.takes.lines.some(({ of }) => of.foodClass === 'fat')
+    const isFriedOn =
+      t.operation !== 'deep-fry' &&
+      t.takes.lots.some(({ lot }) => lot.operation !== null && HOT.has(lot.operation))
+    const hasFat = isFriedOn || t.takes.lines.some(({ of }) => of.foodClass === 'fat')
     for (const of of unused) if (of.purpose === verb && !(verb === 'fry' && hasFat)) t.line(of, null, 'with')
   }
   if (

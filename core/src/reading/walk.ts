@@ -133,6 +133,8 @@ export class Walk {
     const operation =
       known === undefined ? refined(doing, takes, this.#last?.operation ?? null, this.#lastHeat) : known
     if (isRepeat(doing)) this.#repeat(takes)
+    if (isLayered(doing))
+      for (const one of takes.lines) if ((one.share ?? 0) >= LEAST_LAYER) Object.assign(one, { share: null })
     return this.lay({ doing, text, part, stepId, takes, operation })
   }
 
@@ -216,6 +218,10 @@ function mainPart(lines: Takes['lines']): number {
   return [...count].sort((a, b) => b[1] - a[1])[0]?.[0] ?? 0
 }
 
+/** "Layer half of the tortillas and half of the cream; repeat": all of it goes in. */
+const LEAST_LAYER = 0.3
+const isLayered = ({ clauses }: DoingText): boolean =>
+  clauses.some(({ verb }) => verb?.word === 'layer') && clauses.some(({ verb }) => verb?.word === 'repeat')
 const isRepeat = ({ clauses }: DoingText): boolean => clauses.some(({ verb }) => verb?.word === 'repeat')
 
 /** What a verb does, as lists say what they keep a food for. */

@@ -121,7 +121,7 @@ export const PIECE_WORDS = new Set(
 export const FILLINGS = new Set('filling topping stuffing slaw salad relish salsa'.split(' '))
 /** What is poured off, and may be kept. */
 export const SIDE_WORDS = new Set(
-  'water liquor liquid whey juice brine oil marinade soakings broth'.split(' '),
+  'water liquor liquid whey juice brine oil marinade soakings broth wine beer'.split(' '),
 )
 /** Words for what is made of a food, after its name: "tomato puree", "bean mixture". */
 export const PRODUCT_WORDS = new Set(

@@ -230,6 +230,7 @@ reduce
   reduce
 steam [noun] = steam
 pressure-cook = pressure-cook
+bulk-ferment bulk-proof bulk-prove = rest
 bake oven-bake blind-bake par-bake prebake = roast
 roast [noun]
   toast \bdry (?:pan|kadhai|skillet|frying pan)\b|\bin a (?:dry|hot) pan\b
@@ -297,6 +298,9 @@ add [put joins]
 incorporate-in [put joins]
 tip pour return put place lay slide drop lower arrange throw chuck bung stream trickle ladle pile feed
 + rain shower tumble slosh glug dollop introduce submerge drown immerse cover heap sink float nestle go dump swirl ripple fork [put noun]
+stretch [noun]
+  shape \b(?:to|into|across) (?:the |its )?(?:edges|corners|tin|tray|sides)\b
+  none
 open empty [put]
 fill = shape
 top [joins noun]
@@ -315,5 +319,5 @@ preheat pre-heat hand serve eat enjoy taste adjust check grease oil butter skim 
 + bottle flute count lie switch cut-off ease loosen-the help stick keep-an do avoid see note remember
 + continue carry pass push use measure prepare gather tuck pat blot dampen damp wet wipe clean
 + flour-the knock tap tilt swap lose try aim throw-away uncover unmould-it fish chuck-out float-off skim-off
-+ collect stretch label seal close clip ready unroll unfold deflate score mark nudge rough shut wait-for [none noun]
++ collect label seal close clip ready unroll unfold deflate score mark nudge rough shut wait-for [none noun]
 `

@@ -41,6 +41,9 @@ const DRY_HEAT: ReadonlySet<string> = new Set([
   'steam',
   'pressure',
 ])
+/** Thin split pulses fall apart in ten minutes at the simmer. @source yields: red split, puree at 18; practice */
+const SPLIT_THIN: ReadonlySet<string> = new Set(['lentils-red-dry'])
+const SPLIT_MIN = 9
 /** It comes on the heat at all, if only for a crust. */
 const isHeated = (story: Story, told: Told): boolean =>
   story.minutesAt(told, WARM_C) > 0 ||
@@ -86,7 +89,8 @@ export const PULSE_RULES: readonly MethodRule[] = [
       story.of(RAW_PULSE).flatMap((told) => {
         if (!story.hasSteps || story.joins(told) < 0) return []
         const minutes = story.minutesAt(told, 90) / AT_TEMPERATURE
-        return minutes >= WHOLE_MIN || (isGround(story, told.id) && isHeated(story, told))
+        const least = SPLIT_THIN.has(told.food.id) ? SPLIT_MIN : WHOLE_MIN
+        return minutes >= least || (isGround(story, told.id) && isHeated(story, told))
           ? []
           : [
               {
