@@ -32,7 +32,7 @@ export const GROUP_INLINE =
   /^([\p{L}][\p{L} ]{2,28}):\s+(?=[\d½¼¾⅓⅔⅛]|a |an )(?![\d½¼¾⅓⅔⅛.,/\s–-]+\p{L}{0,10}\.?\s*(?:\([^)]*\)\s*)?$)/u
 
 export const YIELD_FIRST =
-  /^(?:\(?\s*)?(?:makes|serves|feeds|fills|yields?|gives|quantity|portions?|servings?|enough|for \d|prep|total|cook)\b/iu
+  /^(?:\(?\s*)?(?:makes|serves|feeds|fills|yields?|gives|quantity|portions?|servings?|enough|for \d|\d+ (?:to share|persons?|people|pax|covers)|prep|total|cook)\b/iu
 
 export interface Line {
   readonly raw: string
@@ -143,9 +143,13 @@ export function linesOf(text: string): Line[] {
 export const ENDS_WITH_AMOUNT =
   /\p{L}[^.;]*[\s,:–—-]\d+(?:[.,]\d+)?\s*(?:g|kg|ml|l|cl|dl|tbsp|tsp|cups?|oz|lb|pcs?|nos?)$/iu
 
+/** "rolled oats (120 g)", "mushrooms (400 g), chopped fine". */
+const NAMED_FIRST =
+  /^\p{L}[\p{L} '’-]{1,40}\((?:about |ca\.? )?[\d½¼¾][\d.,/½¼¾ ]*\s?(?:g|kg|ml|l|oz|lb|tbsp|tsp|cups?)\)(?:,[^.]{0,40})?$/iu
 export const likeIngredient = (line: string | null): boolean =>
   line !== null &&
   (ENDS_WITH_AMOUNT.test(line) ||
+    NAMED_FIRST.test(line) ||
     STARTS_LIKE_AMOUNT.test(line.replace(BULLET, '').replace(NUMBERED, '')) ||
     BULLET.test(line)) &&
   !isSentence(line)

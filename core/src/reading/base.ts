@@ -4,7 +4,7 @@ import { HOT, ON_HEAT, VESSELS } from './lexicon/things'
 import type { Taking, Takes } from './takes'
 import { stemsOf } from './tokens'
 
-const TO_PAN = /\b(?:in)?to the (?:same |hot )?(?:pan|pot|skillet|wok|casserole|kadhai)\b/iu
+const TO_PAN = /\b(?:in|(?:in)?to) the (?:same |hot )?(?:pan|pot|skillet|wok|casserole|kadhai)\b/iu
 const hasTargetIn = ({ lots }: Takes): boolean => lots.some(({ role }) => role === 'into' || role === 'in')
 /** Nothing is said of what it goes in or over. */
 const OVER =

@@ -3,6 +3,14 @@ import type { Scene } from './mentions'
 import { type Fit, fitAt, TOO_COMMON } from './named'
 import { stemsOf, type Token } from './tokens'
 
+/** "The grated potatoes": those that the list has grated. */
+const MADE_SO =
+  /\b(grated|cut|sliced|diced|chopped|cooked|raw|whole|mashed|crushed|ground|shredded)\s+(?:\p{L}+\s+)?$/iu
+function isPreparedAs(prep: string, before: string): boolean {
+  const word = MADE_SO.exec(before)?.[1]
+  return word !== undefined && new RegExp(`\\b${word}\\b`, 'iu').test(prep)
+}
+
 /** Scores a fit: the longer run wins, then the whole name, its head, the part in question, what is still unused. */
 function weight({ of, run, coverage, isHead, isOwn }: Fit, scene: Scene, before: string): number {
   const isHere = scene.part !== null && of.part === scene.part
@@ -21,7 +29,8 @@ function weight({ of, run, coverage, isHead, isOwn }: Fit, scene: Scene, before:
     (isAmount ? 16 : 0) +
     (of.kind === 'part' || isLeft ? 6 : isHere ? -10 : -45) +
     (isHere ? 12 : isNear ? (isLeft ? 24 : 3) : 0) +
-    (of.kind === 'line' ? 1 : 0) -
+    (of.kind === 'line' ? 1 : 0) +
+    (isPreparedAs(of.line?.line.prep ?? '', before) ? 25 : 0) -
     (of.purpose !== null && of.purpose !== scene.verb ? 5 : 0)
   )
 }
@@ -99,6 +108,8 @@ export function namedAt(
           run === best.run &&
           isHead &&
           best.isHead &&
+          isPreparedAs(of.line?.line.prep ?? '', before) ===
+            isPreparedAs(best.of.line?.line.prep ?? '', before) &&
           (coverage < 1 === best.coverage < 1 || SEVERAL.has(token.text)) &&
           of.part === best.of.part &&
           scene.bench.left(of.id) > 1e-9,

@@ -163,6 +163,9 @@ export function refined(
     !/\b(?:oven|tray|sheet)\b|°|\d\d\d/iu.test(words)
   )
     return 'toast'
+  // "Let them cook till soft": in the pot where they boil.
+  if (operation === 'sweat' && (last === 'boil' || last === 'simmer') && takes.lines.length === 0)
+    return 'simmer'
   const isTimed = durationsIn(words).length > 0
   // Water poured over dry food and left to stand.
   if (

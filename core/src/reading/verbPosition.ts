@@ -25,7 +25,7 @@ const SOFT = new Set([
 ])
 
 export const COMPOUNDS = new Set(
-  'dry-roast dry-fry stir-fry deep-fry pan-fry shallow-fry air-fry pressure-cook bulk-ferment bulk-proof bulk-prove par-boil pre-soak pre-heat char-grill top-and-tail'.split(
+  'dry-roast dry-fry stir-fry deep-fry pan-fry shallow-fry air-fry pressure-cook pre-bake par-bake blind-bake bulk-ferment bulk-proof bulk-prove par-boil pre-soak pre-heat char-grill top-and-tail'.split(
     ' ',
   ),
 )

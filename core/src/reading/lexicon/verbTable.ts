@@ -49,7 +49,7 @@ decant
 strain sieve filter [noun] = strain
 press [noun]
   coat \b(?:sides?|faces?|edges?|tops?|bottoms?|each|it|them)\b[^.;]{0,24}\b(?:in|into|onto)\b (?:it\b|them\b|the (?:\w+ )?(?:mix|mixture|crumbs?|powder|flour|seeds|spices|sesame)|(?:\w+ )?(?:crumbs?|panko|flour|seeds|sesame|spices))
-  none ^\s*(?:well|hard|down)?\s*[.,;]?\s*$
+  none ^\s*(?:well|hard|down)?\s*[.,;]?\s*$|^\s*(?:on |out )?the (?:pulp|okara|residue|solids)\b
   shape ^(?:\s*(?:it|them|this|the [\w ]{1,30}?|both|in|half|down))?[^,.;]*?\b(?:together|flat|into|onto|down into|in half|in the (?:tin|dish|mould)|over the base|out to)\b(?! a tin lid)
   press
 weigh
@@ -231,7 +231,7 @@ reduce
 steam [noun] = steam
 pressure-cook = pressure-cook
 bulk-ferment bulk-proof bulk-prove = rest
-bake oven-bake blind-bake par-bake prebake = roast
+bake oven-bake blind-bake par-bake pre-bake prebake = roast
 roast [noun]
   toast \bdry (?:pan|kadhai|skillet|frying pan)\b|\bin a (?:dry|hot) pan\b
   roast
@@ -300,6 +300,10 @@ tip pour return put place lay slide drop lower arrange throw chuck bung stream t
 + rain shower tumble slosh glug dollop introduce submerge drown immerse cover heap sink float nestle go dump swirl ripple fork [put noun]
 stretch [noun]
   shape \b(?:to|into|across) (?:the |its )?(?:edges|corners|tin|tray|sides)\b
+  none
+pinch [noun]
+  shape \boff\b[^.;]*\b(?:pieces?|balls?|bits?|lumps?|portions?)\b
+  mix \btogether\b
   none
 open empty [put]
 fill = shape
