@@ -199,7 +199,7 @@ function Batches({ planning, dish }: { planning: Planning; dish: Dish }) {
   const made = batchDishes(dish, batches)
   return (
     <Card className="flex flex-wrap items-start gap-3 px-4 py-2 text-sm" aria-label="Batches of a series">
-      <div className="min-w-0 flex-1">
+      <div className="min-w-0 flex-1 basis-64">
         <p className="m-0">
           {batches.length === 1 ? 'One batch' : `${batches.length} batches`} of the series “{series.name}”, in
           the place of the whole dish. Each becomes a trial.
