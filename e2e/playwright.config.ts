@@ -7,7 +7,9 @@ export default defineConfig({
   testDir: '.',
   testMatch: '**/*.spec.ts',
   outputDir: './test-results',
-  workers: 1,
+  // Most of a test is waiting. One that fails beside another is tried once more by itself, and named as unsteady.
+  workers: 2,
+  retries: 1,
   timeout: 45_000,
   expect: { timeout: 8_000 },
   use: {
