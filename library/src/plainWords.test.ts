@@ -209,6 +209,31 @@ describe('one after the other', () => {
     ).toEqual(['black beans'])
   })
 
+  it('adds wet to dry, and both are in it', () => {
+    const part = read(
+      '300 g rolled oats\n5 g baking powder\n350 ml almond milk\n80 ml maple syrup',
+      'In one bowl mix the oats and baking powder. In another, whisk the milk and syrup. Add wet to dry and stir until combined.',
+    )
+    expect(part.steps.at(-1)?.massInG).toBeGreaterThan(700)
+  })
+
+  it('lays on a plate what was fried, and brings it back', () => {
+    const part = read(
+      '250 g portobello mushrooms\n15 g oil\n30 g shallot\n150 ml oat cream',
+      'Sear the mushrooms in a hot pan with the oil for 5 mins. Out onto a plate. Shallot in, soften 4 mins. Mushrooms back along with the cream; warm through gently.',
+    )
+    expect(part.steps[1]?.massInG).toBeLessThan(60)
+    expect(part.steps.at(-1)?.massInG).toBeGreaterThan(300)
+  })
+
+  it('fries small heaps that are flattened in hot oil, by the side', () => {
+    const fry = read(
+      '900 g grated potatoes\n40 g potato starch\noil for frying',
+      'Mix the potatoes with the starch. Small heaps into hot oil, flatten, 3-4 min/side.',
+    ).steps.at(-1)
+    expect(fry?.operation).toBe('shallow-fry')
+  })
+
   it('adds everything else: what was made beside it, and what is left of the list', () => {
     const mix = read(
       '240 g black beans\n60 g walnuts\n100 g cooked rice',

@@ -66,7 +66,7 @@ function split(parsed: Parsed): Clause[] {
           verbFrom: from + 1,
           verbTo: from + 1,
           isJoined: false,
-          isRemark: !brings,
+          isRemark: !brings && timeIn(more) === null,
         },
       ]
     }
@@ -163,7 +163,9 @@ function gather(parsed: Parsed): DoingText[] {
         under !== undefined &&
         under.clause.sentence === clause.sentence &&
         (isHotRead(under) || /^(?:roast|steam|simmer|boil)$/.test(under.operation ?? ''))
-      if (last === undefined || opens || covers || lead.length > 0) lead.push(read)
+      // "Out onto a plate.": what was fried is.
+      const isOut = last !== undefined && lead.length === 0 && /^\W*out (?:on|in)?to\b/iu.test(read.words)
+      if (!isOut && (last === undefined || opens || covers || lead.length > 0)) lead.push(read)
       else last.clauses.push(read)
       return
     }

@@ -60,7 +60,7 @@ const DRIES: ReadonlySet<OperationId> = new Set([
 const KEEPS_SIDE: ReadonlySet<OperationId> = new Set(['drain', 'squeeze', 'wash-gluten', 'coagulate'])
 
 const ASIDE =
-  /\b(?:set|put|leave|tip|lift|move|transfer|take|remove|scoop|slide|keep)\b[^.;]{0,40}\b(?:aside|to one side|out\b(?! of the oven)|(?:on)?to (?:a |the )?(?:plates?|warm|bowl|rack)|into (?:a |another )bowl|from the pan|from the heat and set)\b/iu
+  /(?:^|[.;,]\s*)out (?:on|in)?to (?:a |the )?(?:\p{L}+ )?(?:plates?|bowl|rack|paper)\b|\b(?:set|put|leave|tip|lift|move|transfer|take|remove|scoop|slide|keep)\b[^.;]{0,40}\b(?:aside|to one side|out\b(?! of the oven)|(?:on)?to (?:a |the )?(?:plates?|warm|bowl|rack)|into (?:a |another )bowl|from the pan|from the heat and set)\b/iu
 
 const isPutAside = (doing: DoingText): boolean =>
   doing.clauses.some(

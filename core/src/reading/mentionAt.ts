@@ -165,7 +165,11 @@ function dryOrWet(here: Here): Answer {
   const isAlone = next === undefined || next.kind === 'mark' || /^(?:and|into|to|in|with)$/.test(next.text)
   const isSum = /^[+&]$/.test(next?.text ?? '') || /^[+&]$/.test(tokens[index - 1]?.text ?? '')
   if (isPartName || !(isAlone || isSum) || !/^(?:dry|wet)$/.test(token.text)) return null
-  if (!isDet(tokens[index - 1]) && !isSum) return null
+  // "Add wet to dry".
+  const isPaired = /^(?:add|pour|mix|stir|fold|tip|combine|to|into|with|and)$/.test(
+    tokens[index - 1]?.text ?? '',
+  )
+  if (!isDet(tokens[index - 1]) && !isSum && !isPaired) return null
   return met({
     kind: 'group',
     which: token.text === 'dry' ? 'dry' : 'wet',

@@ -45,7 +45,7 @@ interface Said {
 }
 
 const NAMES_NO_FOOD =
-  /^\s*(?:out with|out\W*$|(?:\p{L}+ ){0,2}(?:wok|pan|skillet|griddle) (?:on|over)\b|lid|\S+ \w+s (?:the|a|an|it|them)\b|done|right|bowls?(?!\s*:)|jar|bottle|natural release|days?\b|ok)\b/iu
+  /^\s*(?:out with|out\W*$|out (?:on|in)?to\b|(?:\p{L}+ ){0,2}(?:wok|pan|skillet|griddle) (?:on|over)\b|lid|\S+ \w+s (?:the|a|an|it|them)\b|done|right|bowls?(?!\s*:)|jar|bottle|natural release|days?\b|ok)\b/iu
 
 /** "1 Tbsp oil." after a wok or a pan: it is put in to fry. */
 const OIL_ALONE =
@@ -221,10 +221,13 @@ function works(said: Said): Told {
     next.sentence === said.clause.sentence &&
     !/^\s*(?:the|a|an|your|it|them)\b/iu.test(parsed.bare.slice(next.verbTo, next.to))
   if (sense?.operation == null && namesIt) return ['put', null]
+  // "Small heaps into hot oil, flatten, 3 min/side".
+  if (sense?.operation === 'shape' && A_SIDE.test(said.full)) return does('shallow-fry')
   if (sense?.operation === 'drain' && SQUEEZED.test(sentenceAfter(parsed, said.clause)))
     return does('squeeze')
   return sense?.operation == null ? NOTHING : does(sense.operation)
 }
+const A_SIDE = /\d\s*(?:min|mins|minutes?)\s*(?:\/|a |per |each )\s*side\b/iu
 /** "Drain, squeezing out as much as you can". */
 const SQUEEZED = /\b(?:squeez|wring)(?:e|ing)\b/iu
 

@@ -57,7 +57,13 @@ const FORMED =
 function isFollowedAsVerb(at: At, word: string, isFirst: boolean): boolean {
   const next = after(at)
   // "Mince into hot stock": what is called so.
-  if (/^(?:mince|mash|crumb|shred)$/.test(word) && /^(?:in|into|back)$/.test(next?.text ?? '')) return false
+  if (
+    /^(?:mince|mash|crumb|shred|puree|purée)$/.test(word) &&
+    /^(?:in|into|back|over|on)$/.test(next?.text ?? '')
+  )
+    return false
+  // "Mash with the milk and spread": what is spread on bread.
+  if (word === 'spread' && !isFirst && (next === undefined || next.kind === 'mark')) return false
   // "Mash and form patties".
   if (/^(?:form|shape|roll)$/.test(word) && FORMED.test(next?.text ?? '')) return true
   // "Dry stuff in a bowl", "the wet bits": things, and nothing done.
