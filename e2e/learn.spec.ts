@@ -150,6 +150,15 @@ test('a day of a series is planned together, measured, photographed, and kept as
   await expect(page.getByText('4 batches are on one day, as trials 6 to 9.')).toBeVisible()
   const batches = page.getByLabel('Batches of a series')
   await expect(batches.getByRole('listitem')).toHaveCount(4)
+  // A second plan does not push the first off its day; a run that is let go can be made again.
+  await waitSaved(page)
+  await page.goto(SERIES)
+  await page.getByRole('button', { name: 'not planned any more' }).last().click()
+  await expect(page.getByRole('button', { name: 'not planned any more' })).toHaveCount(3)
+  await page.keyboard.press('u')
+  await expect(page.getByRole('button', { name: 'not planned any more' })).toHaveCount(4)
+  await waitSaved(page)
+  await page.goto('/dish/moussaka/cook')
   await page.getByRole('button', { name: 'Start cooking' }).click()
   await page.getByRole('button', { name: 'Close the day' }).waitFor()
   // The last doing of the first batch: a ring on a glass, twice.

@@ -270,6 +270,9 @@ describe('a day at the counter', () => {
     }))
     expect(await cookBatches(dish, batches)).toBeNull()
     expect(useOpenDay.getState().value?.batches).toHaveLength(2)
+    // Another day of the series does not push these off.
+    expect(await cookBatches(dish, batches.slice(0, 1))).toContain('has batches already')
+    expect(useOpenDay.getState().value?.batches).toHaveLength(2)
     const dishes = dishesOfDay(dish, batches)
     runDay(dayCommands.beginDay(sessionOf(plan, dishes)))
     // The same line of two batches is weighed twice.

@@ -86,6 +86,8 @@ export async function cookBatches(dish: Dish, batches: readonly DayBatch[]): Pro
   if (day?.id !== id) return 'The day of this dish cannot be opened. Nothing was changed; try again.'
   if (day.session !== null)
     return 'A day of this dish has begun at the counter. Close it first; nothing was changed.'
+  if (day.batches.some(({ dishId }) => dishId === dish.id))
+    return 'The day of this dish has batches already. Cook them, or take them off in Cook; nothing was changed.'
   const isOn = runDay(setBatches(dish.id, batches))
   await flushDay()
   return isOn ? null : 'The day does not take these batches. Nothing was changed.'

@@ -132,6 +132,9 @@ function Run({ dish, series, run, isNext, trials }: RunProps) {
       ? []
       : [{ attribute, value: Math.min(10, Math.max(0, one.observed)) }]
   })
+  // Its number is given, and neither a kept trial nor the formula in work has it.
+  const isOnlyPlanned =
+    run.trialNumber !== dish.trial.number && !trials.some(({ number }) => number === run.trialNumber)
   const make = async () => {
     const words = run.isControl ? 'the control' : settingWords(series, run.setting)
     const from = trials.at(-1)?.number ?? null
@@ -165,6 +168,15 @@ function Run({ dish, series, run, isNext, trials }: RunProps) {
             </span>
           )}
         </span>
+        {run.trialNumber !== null && isOnlyPlanned && (
+          <button
+            type="button"
+            className="min-h-7 text-[13px] text-ink-2 underline underline-offset-2"
+            onClick={() => act(seriesCommands.freeRuns(series.id, [run.id]))}
+          >
+            not planned any more
+          </button>
+        )}
         {run.trialNumber === null && run.failed === '' && (
           <Button
             className="min-h-8"
