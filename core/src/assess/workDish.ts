@@ -1,7 +1,7 @@
 import { type ResolvedLine, resolveLines } from '../composition'
 import type { Assessment, Dish, Kitchen, Library, Part, Step, StepUse, Written } from '../model'
 import { allocateParts, type Granted } from '../program'
-import { newReading, readUses, type Reading, stillHolds } from '../reading'
+import { type Reading, readUses, type ReadWhole, stillHolds } from '../reading'
 import { lent } from './lend'
 import { type PartWork, workPart } from './workPart'
 
@@ -63,6 +63,9 @@ interface RememberedUses {
 const remembered = new WeakMap<readonly Step[], RememberedUses>()
 /** What was read last: an edit of a setting makes a new method with the same words. */
 let latest: RememberedUses | null = null
+/** The method that was read last, step by step, against what lists: a word more reads its own step again. */
+let latestWhole:
+  (Pick<RememberedUses, 'library' | 'kitchen' | 'names'> & { readonly whole: ReadWhole }) | null = null
 
 /** What the uses of steps depend on beside their words: which foods are listed by which names, and the parts' names. */
 const namesOf = (dish: Dish, lines: readonly (readonly ResolvedLine[])[]): string =>
@@ -105,15 +108,21 @@ function usesIn(dish: Dish, library: Library, kitchen: Kitchen): Uses {
     stillHolds(known.reading, massIn(lines))
   )
     return known.uses
-  const reading = newReading()
-  const read = readUses(
+  const canGoOn =
+    latestWhole?.library === library && latestWhole.kitchen === kitchen && latestWhole.names === names
+  const {
+    uses: read,
+    reading,
+    whole,
+  } = readUses(
     dish.parts.map((part, at) => ({ part, lines: lines[at] ?? [] })),
     dish.written,
     kitchen,
-    reading,
+    canGoOn ? latestWhole?.whole : null,
   )
   const uses: Uses = new Map(dish.parts.map(({ id }, at) => [id, read[at] ?? []]))
   latest = { methods, written: dish.written, library, kitchen, names, reading, uses }
+  latestWhole = { library, kitchen, names, whole }
   remembered.set(key, latest)
   return uses
 }

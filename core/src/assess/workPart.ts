@@ -2,7 +2,7 @@ import { type ResolvedLine, resolveLines } from '../composition'
 import type { Kitchen, Library, LineReading, Part, PartAssessment, SecondReading, StepUse } from '../model'
 import { sumCooked, sumLines, type Sums, totalsPer } from '../nutrition'
 import { madeOf, massWith, type PartRun, type PartState, runPart, scattersOf, stateWith } from '../process'
-import { compile, type Granted } from '../program'
+import { compile, type Granted, withWords } from '../program'
 import {
   type Found,
   lineFindings,
@@ -191,6 +191,31 @@ function judgedOf(
   return `The whole is judged as one bite, with ${inside} in it; each of those is judged alone as a part of its own.`
 }
 
+/** What lists, words and the run itself give cause to say. */
+function findingsOf(
+  input: PartInput,
+  { method, lines, assessment }: Pick<PartWork, 'method' | 'lines' | 'assessment'>,
+  library: Library,
+  kitchen: Kitchen,
+): Found[] {
+  const { part, granted } = input
+  const { rawMassG, ratios } = assessment
+  const table = familyTable(part.family)
+  const stepTexts = part.steps.map(({ text }) => text)
+  const findings = [
+    ...lineFindings(lines, library, kitchen),
+    ...safetyFindings(lines, method),
+    ...labelFindings(lines, library.allergens),
+    ...unitSlips(lines, rawMassG, kitchen, part.name, method),
+    ...lineSlips(lines, stepTexts, rawMassG, kitchen),
+    ...listAgainstSteps(lines, part.steps, kitchen),
+    ...(table === null ? [] : ratioFindings(table, ratios, lines)),
+    ...methodRules({ part, lines, method, state: method.state, kitchen, rawMassG }),
+    ...runFindings(method, granted, judgedBy(input, rawMassG) !== null),
+  ]
+  return askedInstead(findings, method)
+}
+
 function work(input: PartInput, library: Library, kitchen: Kitchen, before: PartAssessment | null): PartWork {
   const { part, lines: at, uses, granted, others } = input
   const lines = resolveLines(part, library, kitchen)
@@ -267,18 +292,6 @@ function work(input: PartInput, library: Library, kitchen: Kitchen, before: Part
     leftoverG: 0,
     totals: totalsPer(sums, 1, cookedMassG),
   }
-  const stepTexts = part.steps.map(({ text }) => text)
-  const findings = [
-    ...lineFindings(lines, library, kitchen),
-    ...safetyFindings(lines, method),
-    ...labelFindings(lines, library.allergens),
-    ...unitSlips(lines, rawMassG, kitchen, part.name, method),
-    ...lineSlips(lines, stepTexts, rawMassG, kitchen),
-    ...listAgainstSteps(lines, part.steps, kitchen),
-    ...(table === null ? [] : ratioFindings(table, readings.ratios, lines)),
-    ...methodRules({ part, lines, method, state, kitchen, rawMassG }),
-    ...runFindings(method, granted, judge !== null),
-  ]
   return {
     lines,
     state,
@@ -287,7 +300,7 @@ function work(input: PartInput, library: Library, kitchen: Kitchen, before: Part
     goal,
     calibrations,
     assessment,
-    findings: askedInstead(findings, method),
+    findings: findingsOf(input, { method, lines, assessment }, library, kitchen),
     second,
     takes,
     isBetween: before !== null,
@@ -316,9 +329,13 @@ interface Memo {
   readonly done: PartWork
 }
 const memo = new WeakMap<Part, Memo>()
+/** The last work of each part, by its id: other words of the same method leave its run as it was. */
+const latest = new Map<string, Memo>()
+const MOST_LATEST = 24
 
-/** Another part as a taker sees it: how sure its readings are does not matter to it. */
-const isAlike = (a: PartWork, b: PartWork | undefined): boolean => a.method === b?.method && a.sums === b.sums
+/** Another part as a taker sees it: how sure its readings are, and the words of its steps, do not matter to it. */
+const isAlike = (a: PartWork, b: PartWork | undefined): boolean =>
+  a.method.space === b?.method.space && a.sums === b.sums
 
 const isSame = (a: PartInput, b: PartInput): boolean =>
   a.lines.length === b.lines.length &&
@@ -328,6 +345,26 @@ const isSame = (a: PartInput, b: PartInput): boolean =>
   a.others.every((work, at) => isAlike(work, b.others[at])) &&
   a.granted.shares.length === b.granted.shares.length &&
   a.granted.shares.every((share, at) => share === b.granted.shares[at])
+
+/** Whether two parts are one but for what their steps say and how they are done. */
+const isSameButSteps = ({ steps: _steps, ...a }: Part, { steps: _others, ...b }: Part): boolean =>
+  Object.keys(a).every((key) => a[key as keyof typeof a] === b[key as keyof typeof b])
+
+/** The part as it was worked out last, with other words in its steps; null where they change what is done. */
+function reworded(
+  { input: before, done, ...last }: Memo,
+  input: PartInput,
+  library: Library,
+  kitchen: Kitchen,
+): PartWork | null {
+  if (last.library !== library || last.kitchen !== kitchen) return null
+  if (!isSameButSteps(before.part, input.part) || !isSame(before, input)) return null
+  const program = withWords(done.method.program, input.part)
+  if (program === null) return null
+  const trace = done.method.trace.map((one, at) => ({ ...one, step: program.ops[at]?.step ?? one.step }))
+  const work = { ...done, method: { ...done.method, program, trace } }
+  return { ...work, findings: findingsOf(input, work, library, kitchen) }
+}
 
 /** A part that was worked out between two keys, with its standard deviations worked out as well. */
 function settled(known: PartWork, input: PartInput, library: Library, kitchen: Kitchen): PartWork {
@@ -360,9 +397,19 @@ export function workPart(
     before?.family === family &&
     before.originalId === originalId &&
     (before.also?.originalId ?? null) === (input.part.alsoServed?.originalId ?? null)
-  const done = isKnown
-    ? settled(known.done, input, library, kitchen)
-    : work(input, library, kitchen, canStand ? before : null)
-  memo.set(input.part, { library, kitchen, input, done })
+  const stands = canStand ? before : null
+  const last = latest.get(input.part.id)
+  const again = isKnown ? known.done : last === undefined ? null : reworded(last, input, library, kitchen)
+  const done =
+    again === null
+      ? work(input, library, kitchen, stands)
+      : again.isBetween && stands === null
+        ? settled(again, input, library, kitchen)
+        : again
+  const made = { library, kitchen, input, done }
+  memo.set(input.part, made)
+  latest.delete(input.part.id)
+  latest.set(input.part.id, made)
+  for (const id of latest.keys()) if (latest.size > MOST_LATEST) latest.delete(id)
   return done
 }

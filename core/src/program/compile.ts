@@ -1,8 +1,10 @@
+import equal from 'fast-deep-equal'
 import type { ResolvedLine } from '../composition'
-import type { Step } from '../model'
+import type { Part, Step } from '../model'
 import { wordsOfLine } from '../reading'
 import { compileOp } from './compileOp'
 import type { LineInput, Program } from './program'
+import { saysWide } from './vessels'
 import { type CompileInput, isWeighed, Writer } from './writer'
 
 function write(input: CompileInput): Program {
@@ -109,6 +111,28 @@ export function withLineMass(program: Program, line: number, massG: number): Pro
   const changed = { ...input, lines }
   const moved = drift(input, changed)
   return moved < program.slack ? withMasses(program, changed, moved) : write(changed)
+}
+
+/** Whether two steps differ in their words alone, and in none that a program reads beside the step's own fields. */
+const runsAlike = (a: Step, b: Step): boolean =>
+  a === b || (equal({ ...a, text: '' }, { ...b, text: '' }) && saysWide(a.text) === saysWide(b.text))
+
+/**
+ * The same program for a part whose steps are said in other words.
+ *
+ * @param program one that `compile` returned
+ * @param part its part with the same lines, uses and steps but for the words of these
+ * @returns null where the words change what is done: it has to be compiled anew
+ */
+export function withWords(program: Program, part: Part): Program | null {
+  const { steps } = part
+  const input = writtenFrom.get(program)
+  if (input === undefined || program.ops.length !== steps.length) return null
+  if (!program.ops.every(({ step }, at) => runsAlike(step, steps[at] ?? step))) return null
+  const ops = program.ops.map((op, at) => ({ ...op, step: steps[at] ?? op.step }))
+  const again = { ...program, part, ops }
+  writtenFrom.set(again, { ...input, part })
+  return again
 }
 
 /**

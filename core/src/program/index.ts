@@ -1,5 +1,5 @@
 export { allocateParts, type Granted, type PartUses } from './allocateParts'
-export { compile, withLineMass } from './compile'
+export { compile, withLineMass, withWords } from './compile'
 export { type Guidance, guidanceOf } from './cues'
 export { foodEntry, type FoodEntry, groupOf } from './foods'
 export { fitOf, observationId } from './kitchenFit'

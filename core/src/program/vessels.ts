@@ -68,13 +68,17 @@ export const vesselKind = (step: Step, spec: OperationSpec): EquipmentKind | nul
       : step.settings.vessel
     : null) ?? spec.vessel
 
+/** Whether a pan is said to be a wide one: all that a program reads of a step's words beside the step's own fields. */
+export const saysWide = (text: string): boolean =>
+  /\b(?:frying|saut[eé]|skillet|wide|shallow|deep|large heavy)\b/iu.test(text)
+
 /** A pan that holds liquid is a saucepan, unless the words say otherwise. */
 const isSaucepan = ({ settings, text, byHand }: Step, spec: OperationSpec): boolean =>
   settings.vessel === 'pan' &&
   spec.medium === 'liquid' &&
   settings.vesselCm === null &&
   !byHand.includes('vessel') &&
-  !/\b(?:frying|saut[eé]|skillet|wide|shallow|deep|large heavy)\b/iu.test(text)
+  !saysWide(text)
 
 /** A vessel of a stated size: the kitchen's own where it has one. */
 export function vesselOfSize(kitchen: Kitchen, kind: EquipmentKind, cm: number): Equipment {

@@ -68,6 +68,52 @@ export function calledIn(operation: OperationId | null, text: string): Set<strin
   return words
 }
 
+/** What of a lot changes while it lies there. */
+interface Lying {
+  readonly lot: Lot
+  readonly left: number
+  readonly isAside: boolean
+  readonly reserved: number
+}
+/** A bench as it stood between two doings. */
+export interface BenchMark {
+  readonly left: ReadonlyMap<string, number>
+  readonly lots: readonly Lying[]
+  readonly gone: readonly Lying[]
+  readonly into: readonly (readonly [Lot, Lot])[]
+  readonly order: number
+}
+
+const lying = (lot: Lot): Lying => ({
+  lot,
+  left: lot.left,
+  isAside: lot.isAside,
+  reserved: lot.reserved,
+})
+const sameSet = (a: ReadonlySet<string>, b: ReadonlySet<string>): boolean =>
+  a === b || (a.size === b.size && [...a].every((one) => b.has(one)))
+/** Whether a later doing would see the same in both. */
+const isAlike = (lot: Lot, { lot: other, left, isAside, reserved }: Lying): boolean =>
+  lot.left === left &&
+  lot.isAside === isAside &&
+  lot.reserved === reserved &&
+  (lot === other ||
+    (lot.order === other.order &&
+      lot.stepId === other.stepId &&
+      lot.part === other.part &&
+      lot.operation === other.operation &&
+      lot.isFatBase === other.isFatBase &&
+      lot.isInWater === other.isInWater &&
+      lot.isSide === other.isSide &&
+      lot.isTap === other.isTap &&
+      lot.isLiquid === other.isLiquid &&
+      lot.statedG === other.statedG &&
+      lot.of?.order === other.of?.order &&
+      sameSet(lot.holds, other.holds) &&
+      sameSet(lot.words, other.words) &&
+      sameSet(lot.called, other.called) &&
+      sameSet(lot.classes, other.classes)))
+
 /** Follows what is still unused and which lots are live, from the first doing to the last. */
 export class Bench {
   readonly #left = new Map<string, number>()
@@ -105,6 +151,43 @@ export class Bench {
   }
   gone(): Lot[] {
     return [...this.#into.keys()]
+  }
+
+  mark(): BenchMark {
+    return {
+      left: new Map(this.#left),
+      lots: this.lots.map(lying),
+      gone: this.gone().map(lying),
+      into: [...this.#into],
+      order: this.#order,
+    }
+  }
+  /** Lays everything back as it was. */
+  goBack({ left, lots, gone, into, order }: BenchMark): void {
+    this.#left.clear()
+    for (const [id, share] of left) this.#left.set(id, share)
+    this.#into.clear()
+    for (const [from, to] of into) this.#into.set(from, to)
+    for (const { lot, ...were } of [...gone, ...lots]) Object.assign(lot, were)
+    this.lots = lots.map(({ lot }) => lot)
+    this.#order = order
+  }
+  /** Whether a later doing would find here what it would have found then. */
+  isAs({ left, lots, gone, into, order }: BenchMark): boolean {
+    const goneNow = this.gone()
+    return (
+      this.#order === order &&
+      this.lots.length === lots.length &&
+      goneNow.length === gone.length &&
+      this.#left.size === left.size &&
+      [...left].every(([id, share]) => this.#left.get(id) === share) &&
+      lots.every((one, at) => isAlike(this.lots[at] ?? one.lot, one)) &&
+      gone.every((one, at) => isAlike(goneNow[at] ?? one.lot, one)) &&
+      into.every(([from, to], at) => {
+        const now = goneNow[at]
+        return now?.order === from.order && this.#into.get(now)?.order === to.order
+      })
+    )
   }
 
   /** Takes a lot off again that was none: what it took up lies there as before, put aside where it was. */

@@ -3,72 +3,154 @@ import { type Kitchen, type Part, type Step, stepsInOrder, type StepUse, type Wr
 import { asOne } from './asOne'
 import { ownWordsOf } from './lexicon/ownWords'
 import { namedIn, type PartLines } from './method'
-import { newReading, type Reading } from './rests'
-import { type Doing, Walk } from './walk'
+import { newReading, type Reading, stillHolds } from './rests'
+import { type Ahead, type Glances, isRepeat, Walk, type WalkMark } from './walk'
+
+/** A step as it was read, and where the walk stood before it. */
+interface ReadBefore {
+  readonly step: Step
+  readonly part: number
+  readonly isWritten: boolean
+  /** Text of the doing after it whose object it shares; null = none. */
+  readonly shared: string | null
+  readonly mark: WalkMark
+  readonly uses: StepUse[]
+  /** What it rested on beside the words. */
+  readonly reading: Reading
+}
+/** A method as it was read, to be gone on from when a word of it changes. */
+export interface ReadWhole {
+  /** A step that repeats others changes what they take: then all is read anew. */
+  readonly canStand: boolean
+  readonly steps: readonly ReadBefore[]
+  readonly ahead: Ahead
+  readonly glances: Glances
+}
+
+const isAheadAlike = (a: Ahead, b: Ahead): boolean =>
+  a.lastWater === b.lastWater &&
+  a.lastEverything === b.lastEverything &&
+  a.lastNamed.size === b.lastNamed.size &&
+  [...a.lastNamed].every(([id, at]) => b.lastNamed.get(id) === at)
+
+type Placed = Pick<ReadBefore, 'step' | 'part' | 'isWritten' | 'shared'>
+const saysTheSame = (a: Placed, b: Placed): boolean =>
+  a.part === b.part &&
+  a.isWritten === b.isWritten &&
+  a.shared === b.shared &&
+  a.step.id === b.step.id &&
+  a.step.text === b.step.text &&
+  a.step.uses === b.step.uses &&
+  a.step.operation === b.step.operation
 
 /**
  * What every step of a dish takes: as assigned by hand, else as its words say against the lists and what earlier steps
  * made.
  *
- * @param reading told what it rests on beside the words: where the masses no longer bear that out, it is read again
- * @returns for each part the uses of its steps
+ * @param before the same lists' method as it was read last: steps whose words and bench are as they were are not read again
+ * @returns for each part the uses of its steps; what they rest on beside the words, for where the masses no longer bear
+ * that out, they are read again; and the whole as read
  */
 export function readUses(
   parts: readonly PartLines[],
   written: readonly Written[],
   kitchen: Kitchen,
-  reading: Reading,
-): StepUse[][][] {
+  before: ReadWhole | null = null,
+): { readonly uses: StepUse[][][]; readonly reading: Reading; readonly whole: ReadWhole } {
   const named = namedIn(parts)
-  const placed = stepsInOrder(
+  const own = ownWordsOf(kitchen)
+  const inOrder = stepsInOrder(
     parts.map(({ part }) => part),
     written,
-  ).map(({ part, step, written: at }) => ({ part, step, isWritten: at !== null }))
+  ).map(({ part, step, written: at }) => ({
+    part,
+    step,
+    isWritten: at !== null,
+    doing: asOne(step.text, own),
+  }))
+  const placed = inOrder.map((one, at) => {
+    const next = inOrder[at + 1]
+    const isShared = one.isWritten && next !== undefined && sharesNext(written, one.step, next.step)
+    return { ...one, next: isShared ? next.doing : null, shared: isShared ? next.step.text : null }
+  })
+  const glances: Glances = before?.glances ?? new Map<string, never>()
+  if (glances.size > MOST_GLANCES) glances.clear()
   const walk = new Walk(
     named,
     placed.map(({ step }) => step.text),
     kitchen,
-    reading,
+    newReading(),
+    glances,
   )
-  const uses = new Map<string, StepUse[]>()
-  const doings = placed.map(({ step }) => asOne(step.text, ownWordsOf(kitchen)))
-  const made: { part: number; doing: Doing | null; step: Step }[] = []
-  placed.forEach(({ part, step, isWritten }, at) => {
-    const doing = doings[at] ?? null
-    const next = placed[at + 1]
+  const canStand = !placed.some(({ doing }) => doing !== null && isRepeat(doing))
+  const known =
+    before !== null &&
+    canStand &&
+    before.canStand &&
+    before.steps.length === placed.length &&
+    isAheadAlike(before.ahead, walk.ahead)
+      ? before.steps
+      : []
+  const masses = new Map(named.map(({ id, line }) => [id, line?.mass?.value ?? 0]))
+  const massOf = (id: string): number => masses.get(id) ?? 0
+  // While steps stand as they were, the walk itself stays behind.
+  let isBehind = false
+  const steps: ReadBefore[] = placed.map((one, at) => {
+    const { step, part, isWritten, doing, next, shared } = one
+    const old = known[at]
+    if (
+      old !== undefined &&
+      saysTheSame(old, one) &&
+      (isBehind || walk.isAs(old.mark)) &&
+      stillHolds(old.reading, massOf)
+    ) {
+      isBehind = true
+      return old
+    }
+    if (isBehind && old !== undefined) walk.goBack(old.mark)
+    isBehind = false
+    const mark = walk.mark()
+    const reading = newReading()
+    walk.noteIn(reading)
+    const read = { step, part, isWritten, shared, mark, reading }
     if (step.uses !== null || doing === null) {
       walk.follow(step, part, step.uses ?? [], at)
-      uses.set(step.id, step.uses ?? [])
-      made.push({ part, doing: null, step })
-      return
+      return { ...read, uses: step.uses ?? [] }
     }
     walk.only(isWritten ? null : part)
-    const shared =
-      next !== undefined && isWritten && sharesNext(written, step, next.step)
-        ? (doings[at + 1] ?? null)
-        : null
-    const read = walk.doing(
-      { ...doing, sharesNext: shared !== null },
-      at,
-      part,
-      step.id,
-      shared,
-      step.operation,
-    )
-    uses.set(step.id, read.uses)
-    made.push({ part, doing: read, step })
+    const sharing = { ...doing, sharesNext: next !== null }
+    return { ...read, uses: walk.doing(sharing, at, part, step.id, next, step.operation).uses }
   })
-  // What another part made is taken as that part where it is its last; a lot in the middle stays with its own part.
+  return {
+    uses: asTaken(parts, steps),
+    reading: allNotes(steps),
+    whole: { canStand, steps, ahead: walk.ahead, glances },
+  }
+}
+
+const MOST_GLANCES = 2000
+
+function allNotes(steps: readonly ReadBefore[]): Reading {
+  const all = newReading()
+  for (const { reading } of steps) {
+    for (const [id, massG] of reading.amounts) all.amounts.set(id, massG)
+    all.judged.push(...reading.judged)
+  }
+  return all
+}
+
+/** What another part made is taken as that part where it is its last; a lot in the middle stays with its own part. */
+function asTaken(parts: readonly PartLines[], steps: readonly ReadBefore[]): StepUse[][][] {
   const lastOf = new Map<number, string>()
-  for (const { part, step } of made) lastOf.set(part, step.id)
-  const partOf = new Map(made.map(({ part, step }) => [step.id, part]))
+  for (const { part, step } of steps) lastOf.set(part, step.id)
+  const read = new Map(steps.map((one) => [one.step.id, one]))
   return parts.map(({ part }, at) =>
     part.steps.map(
       (step) =>
         step.uses ??
-        (uses.get(step.id) ?? []).map((use): StepUse => {
+        (read.get(step.id)?.uses ?? []).map((use): StepUse => {
           if (use.kind !== 'step') return use
-          const from = partOf.get(use.id) ?? at
+          const from = read.get(use.id)?.part ?? at
           const other = parts[from]?.part
           return from === at || lastOf.get(from) !== use.id || other === undefined
             ? use
@@ -102,5 +184,5 @@ export function usesOf(
   kitchen: Kitchen,
 ): StepUse[][] {
   const parts = [{ part, lines }, ...others.map((other) => ({ part: { ...other, steps: [] }, lines: [] }))]
-  return readUses(parts, [], kitchen, newReading())[0] ?? []
+  return readUses(parts, [], kitchen).uses[0] ?? []
 }

@@ -1,5 +1,5 @@
 import type { Kitchen, OperationId, Step, StepUse } from '../model'
-import { Bench, type Lot } from './bench'
+import { Bench, type BenchMark, type Lot } from './bench'
 import { asOne } from './asOne'
 import type { DoingText } from './doings'
 import { refined } from './refine'
@@ -29,9 +29,61 @@ export interface Doing {
   readonly lot: Lot
 }
 
+/** Where a walk stands between two doings. */
+export interface WalkMark {
+  readonly bench: BenchMark
+  readonly last: Doing | null
+  readonly lastHeat: OperationId | null
+}
+
+/** Where in a method things are named last; -1 where they are not. */
+export interface Ahead {
+  readonly lastNamed: ReadonlyMap<string, number>
+  readonly lastWater: number
+  readonly lastEverything: number
+}
+
+/** What a text of the method names, before it is read. */
+interface Glance {
+  readonly ids: readonly string[]
+  readonly hasWater: boolean
+  readonly hasEverything: boolean
+  readonly hasLot: boolean
+}
+/** Texts as they were glanced at before, against the same names. */
+export type Glances = Map<string, Glance>
+
+/** Lines that a text names surely enough that an earlier one leaves them some. */
+function glanceAt(text: string, names: Names): Glance {
+  const tokens = tokensOf(text)
+  const ids = new Set<string>()
+  tokens.forEach((token, index) => {
+    for (const of of names.get(token.stem) ?? []) {
+      const fit = of.kind === 'line' && !ids.has(of.id) ? fitAt(of, tokens, index) : null
+      if (
+        fit !== null &&
+        (fit.coverage >= 1 ||
+          fit.run >= 2 ||
+          (fit.isOwn && fit.isHead && !TOO_COMMON.has(token.stem)) ||
+          of.foodClass === 'fat' ||
+          of.foodClass === 'salt')
+      )
+        ids.add(of.id)
+    }
+  })
+  return {
+    ids: [...ids],
+    hasWater: tokens.some(({ stem }) => stem === 'water'),
+    hasEverything: tokens.some(({ stem }) => stem === 'everything'),
+    hasLot: tokens.some(({ text: word }) => word === 'lot'),
+  }
+}
+
 /** Walks a method from its first doing to its last. */
 export class Walk {
   readonly bench = new Bench()
+  /** What the whole method names, by the last text that does. */
+  readonly ahead: Ahead
   readonly #named: readonly Named[]
   readonly #stage: Stage
   readonly #names: Names
@@ -42,7 +94,13 @@ export class Walk {
   readonly #made: Doing[] = []
   #lastHeat: OperationId | null = null
 
-  constructor(named: readonly Named[], texts: readonly string[], kitchen: Kitchen, reading: Reading) {
+  constructor(
+    named: readonly Named[],
+    texts: readonly string[],
+    kitchen: Kitchen,
+    reading: Reading,
+    glances: Glances = new Map(),
+  ) {
     this.#named = named
     const names = namesBy(named)
     this.#names = names
@@ -50,24 +108,13 @@ export class Walk {
     let lastWater = -1
     let lastEverything = -1
     texts.forEach((text, at) => {
-      const tokens = tokensOf(text)
-      tokens.forEach((token, index) => {
-        if (token.stem === 'water') lastWater = at
-        if (token.stem === 'everything' || (token.text === 'lot' && at > 0)) lastEverything = at
-        for (const of of names.get(token.stem) ?? []) {
-          const fit = of.kind === 'line' ? fitAt(of, tokens, index) : null
-          if (
-            fit !== null &&
-            (fit.coverage >= 1 ||
-              fit.run >= 2 ||
-              (fit.isOwn && fit.isHead && !TOO_COMMON.has(token.stem)) ||
-              of.foodClass === 'fat' ||
-              of.foodClass === 'salt')
-          )
-            lastNamed.set(of.id, at)
-        }
-      })
+      const glance = glances.get(text) ?? glanceAt(text, names)
+      glances.set(text, glance)
+      for (const id of glance.ids) lastNamed.set(id, at)
+      if (glance.hasWater) lastWater = at
+      if (glance.hasEverything || (glance.hasLot && at > 0)) lastEverything = at
     })
+    this.ahead = { lastNamed, lastWater, lastEverything }
     this.#stage = {
       bench: this.bench,
       lines: named.filter(({ kind }) => kind === 'line'),
@@ -77,6 +124,29 @@ export class Walk {
       hasEverythingAfter: (text) => lastEverything > text,
     }
     this.#scene = { names, kitchen, reading, bench: this.bench }
+  }
+
+  mark(): WalkMark {
+    return { bench: this.bench.mark(), last: this.#last, lastHeat: this.#lastHeat }
+  }
+  /** Goes on from there. What was made before is not known then: a doing that repeats others needs the whole walk. */
+  goBack({ bench, last, lastHeat }: WalkMark): void {
+    this.bench.goBack(bench)
+    this.#last = last
+    this.#lastHeat = lastHeat
+  }
+  /** Whether the next doing would be read here as it was there. */
+  isAs({ bench, last, lastHeat }: WalkMark): boolean {
+    return (
+      this.#lastHeat === lastHeat &&
+      this.#last?.operation === last?.operation &&
+      this.#last?.part === last?.part &&
+      this.bench.isAs(bench)
+    )
+  }
+  /** Notes from now on go there. */
+  noteIn(reading: Reading): void {
+    this.#scene = { ...this.#scene, reading }
   }
 
   /** From now on only foods of one part, and other parts as they are, can be named; null = all. */
@@ -222,7 +292,8 @@ function mainPart(lines: Takes['lines']): number {
 const LEAST_LAYER = 0.3
 const isLayered = ({ clauses }: DoingText): boolean =>
   clauses.some(({ verb }) => verb?.word === 'layer') && clauses.some(({ verb }) => verb?.word === 'repeat')
-const isRepeat = ({ clauses }: DoingText): boolean => clauses.some(({ verb }) => verb?.word === 'repeat')
+export const isRepeat = ({ clauses }: DoingText): boolean =>
+  clauses.some(({ verb }) => verb?.word === 'repeat')
 
 /** What a verb does, as lists say what they keep a food for. */
 function purposeOf({ main, operation }: DoingText): string | null {
