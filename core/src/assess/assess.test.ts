@@ -65,8 +65,8 @@ describe('assess', () => {
       ),
     })
     const was = done(before)
-    const whole = done({ ...after, parts: after.parts.map((one) => ({ ...one })) })
     const between = assess(after, testLibrary, testKitchen, was)
+    const whole = done({ ...after, parts: after.parts.map((one) => ({ ...one })) })
     const sdsOf = ({ parts: [one] }: Assessment) => [
       one?.cookedSdG,
       ...(one?.ratios ?? []).map(({ sd }) => sd),

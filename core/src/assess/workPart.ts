@@ -347,8 +347,8 @@ const isSame = (a: PartInput, b: PartInput): boolean =>
   a.granted.shares.every((share, at) => share === b.granted.shares[at])
 
 /** Whether two parts are one but for what their steps say and how they are done. */
-const isSameButSteps = ({ steps: _steps, ...a }: Part, { steps: _others, ...b }: Part): boolean =>
-  Object.keys(a).every((key) => a[key as keyof typeof a] === b[key as keyof typeof b])
+const isSameButSteps = (a: Part, b: Part): boolean =>
+  (Object.keys(a) as (keyof Part)[]).every((key) => key === 'steps' || a[key] === b[key])
 
 /** The part as it was worked out last, with other words in its steps; null where they change what is done. */
 function reworded(
