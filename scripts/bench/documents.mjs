@@ -185,7 +185,7 @@ async function fill(page, { dishes, trials, lines, steps }) {
 
 const KEYS = 60
 /** Keys into a field: key to paint, and main thread time a key. */
-async function typeInto(page, field, text) {
+async function typeInto(page, field, text, place = 'End') {
   const session = await page.context().newCDPSession(page)
   await session.send('Performance.enable')
   const busy = async () => {
@@ -194,7 +194,7 @@ async function typeInto(page, field, text) {
   }
   await sampleKeys(page)
   await field.focus()
-  await page.keyboard.press('End')
+  await page.keyboard.press(place)
   const before = await busy()
   for (let at = 0; at < KEYS; at += 1) {
     await page.keyboard.press(at % 8 < 4 ? text[at % 4] : 'Backspace')
@@ -218,7 +218,9 @@ async function keys() {
     )
   console.log('keys in a dish of 40 lines and 40 steps:')
   await page.goto(`${address}/dish/large/mix`)
-  said('Mix', await typeInto(page, page.getByRole('textbox', { name: /^Amount of/ }).first(), '1234'))
+  // Digits before the amount: every key is another mass, and nothing stands as it was.
+  const amount = page.getByRole('textbox', { name: /^Amount of/ }).first()
+  said('Mix', await typeInto(page, amount, '1234', 'Home'))
   await page.goto(`${address}/dish/large/method`)
   said('Method', await typeInto(page, page.getByRole('textbox', { name: 'Step 3', exact: true }), 'well'))
   await page.close()

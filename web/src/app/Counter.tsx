@@ -1,5 +1,6 @@
 import type { PortionFigure } from '@frijol/core/assess'
 import { clsx } from 'clsx'
+import { useMemo } from 'react'
 import { askWhy, useAssessment, useDish, useKitchenStore, useProposal } from '../store'
 
 interface FigureProps {
@@ -62,8 +63,10 @@ export function Counter() {
   const { sodiumMgMax, proteinGMin, costMax } = dish.aim.limits
   const isLower = (name: string): boolean => each.atLeast.includes(name)
   const loss = rawMassG > 0 ? Math.round(100 * (cookedMassG / rawMassG - 1)) : 0
-  const money = (value: number): string =>
-    new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(value)
+  const money = useMemo(() => {
+    const format = new Intl.NumberFormat('en-GB', { style: 'currency', currency })
+    return (value: number): string => format.format(value)
+  }, [currency])
   return (
     <section
       aria-label="Totals"

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { useLocation, useSearchParams } from 'react-router'
-import { commands, run, useDish, useLibrary } from '../store'
+import { useShallow } from 'zustand/react/shallow'
+import { commands, run, useAssessed, useLibrary } from '../store'
 import { Chip } from '../ui'
 import { stageOf } from './stages'
 import { TrialSheet } from './TrialSheet'
@@ -10,31 +11,43 @@ export interface DishHeaderProps {
   onSlot: (element: HTMLElement | null) => void
 }
 
+/** What the header says of the dish, as plain values; parts are lines of id, name and original. */
+function wordsOf({ dish }: ReturnType<typeof useAssessed.getState>) {
+  return {
+    name: dish?.name ?? '',
+    menu: dish?.menu ?? '',
+    number: dish?.trial.number ?? 0,
+    fromNumber: dish?.trial.fromNumber ?? null,
+    parts: (dish?.parts ?? [])
+      .map((part) => [part.id, part.name, part.originalId ?? ''].join('\t'))
+      .join('\n'),
+  }
+}
+
 /** Dish and part, the trial and its parent, the original, and the stage's own actions. */
 export function DishHeader({ onSlot }: DishHeaderProps) {
-  const dish = useDish()
+  // Its own words alone: a key in a line or a step leaves the header as it is.
+  const { name, menu, number, fromNumber, parts } = useAssessed(useShallow(wordsOf))
   const library = useLibrary()
   const [params] = useSearchParams()
   const { pathname } = useLocation()
   const [isOpen, setOpen] = useState(false)
   const isOfPart = stageOf(pathname)?.isOfPart === true
-  const part = dish.parts.find(({ id }) => id === params.get('part')) ?? dish.parts[0]
-  const original = part?.originalId == null ? null : library.originals.get(part.originalId)
-  const { number, fromNumber } = dish.trial
+  const named = parts.split('\n').map((one) => one.split('\t'))
+  const [, partName = '', originalId = ''] = named.find(([id]) => id === params.get('part')) ?? named[0] ?? []
+  const original = library.originals.get(originalId) ?? null
   return (
     <header className="no-print flex flex-wrap items-end gap-x-3.5 gap-y-2">
       <div className="min-w-0">
-        <div className="text-sm text-ink-2">{dish.menu === '' ? 'Dish' : dish.menu}</div>
+        <div className="text-sm text-ink-2">{menu === '' ? 'Dish' : menu}</div>
         <h1 className="m-0 flex min-w-0 items-baseline text-[26px] leading-tight">
           <input
             aria-label="Name of the dish"
             className="quiet-input -ml-1.5 field-sizing-content max-w-[46vw] min-w-16 truncate py-0 max-md:max-w-[80vw]"
-            value={dish.name}
+            value={name}
             onChange={(event) => run(commands.renameDish(event.target.value.slice(0, 200)))}
           />
-          {isOfPart && dish.parts.length > 1 && part !== undefined && (
-            <span className="truncate">· {part.name.toLowerCase()}</span>
-          )}
+          {isOfPart && named.length > 1 && <span className="truncate">· {partName.toLowerCase()}</span>}
         </h1>
       </div>
       <button
@@ -47,7 +60,7 @@ export function DishHeader({ onSlot }: DishHeaderProps) {
       </button>
       {isOfPart && (
         <Chip tone="aubergine" className="mb-1 min-h-7">
-          {original == null
+          {original === null
             ? 'no original yet'
             : `against ${original.name.charAt(0).toLowerCase()}${original.name.slice(1)}`}
         </Chip>

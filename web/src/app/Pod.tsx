@@ -11,17 +11,16 @@ const Mark = ({ className }: { className: string }) => (
   <i aria-hidden="true" className={clsx('seed-shape mx-auto mb-1 block h-3.5 w-5', className)} />
 )
 
+/** Stages that have what they need; told as one text, so that the pod is drawn anew only when one of them turns. */
 function useReadiness(): ReadonlySet<string> {
-  const { dish, assessment } = useAssessed()
-  return useMemo(
-    () =>
-      new Set(
-        dish === null || assessment === null
-          ? []
-          : STAGES.filter((stage) => stage.isReady(dish, assessment)).map(({ id }) => id),
-      ),
-    [dish, assessment],
+  const ready = useAssessed(({ dish, assessment }) =>
+    dish === null || assessment === null
+      ? ''
+      : STAGES.filter((stage) => stage.isReady(dish, assessment))
+          .map(({ id }) => id)
+          .join(' '),
   )
+  return useMemo(() => new Set(ready.split(' ')), [ready])
 }
 
 const PLACE = ({ isActive }: { isActive: boolean }): string =>

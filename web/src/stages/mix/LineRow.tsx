@@ -3,48 +3,88 @@ import type { Finding, FormulaLine, LineReading } from '@frijol/core/model'
 import { formatGrams, formatSpread } from '@frijol/core/measure'
 import { clsx } from 'clsx'
 import { ArrowLeftRight, GripVertical, X } from 'lucide-react'
-import { memo } from 'react'
+import { createContext, memo, useContext } from 'react'
 import { classColour } from '../../charts'
-import { askWhy, commands, run, undo, useLibrary, withGrams } from '../../store'
+import { askWhy, commands, partOf, run, undo, useAssessed, useLibrary, withGrams } from '../../store'
 import { DragNumber, IconButton, neighbourFocus, sameProps, toast } from '../../ui'
 import { AmountCell } from './AmountCell'
 import { FoodCell } from './FoodCell'
 import { askSwap } from './swap/open'
 
-export interface LineRowProps {
+/** Grams of the largest line, for the bars of all. */
+export const MostG = createContext(1)
+
+export interface LineRowProps extends Pick<LineReading, 'name' | 'foodId' | 'massG' | 'sdG'> {
   partId: string
   line: FormulaLine
-  reading: LineReading
-  /** Share of the part, measured by the largest line's. */
-  shareOfMost: number
   finding: Finding | null
 }
 
-export const LineRow = memo(function LineRow({ partId, line, reading, shareOfMost, finding }: LineRowProps) {
+/** Share of the part as it is now, said when it is pointed at: told as a prop, every key would draw every row anew. */
+function sayShare(element: HTMLElement, partId: string, lineId: string): void {
+  const { assessment } = useAssessed.getState()
+  const part = assessment === null ? null : partOf(assessment, partId)
+  const share = part?.lines.find((line) => line.lineId === lineId)?.share ?? 0
+  element.title = `${(share * 100).toFixed(1)} %`
+}
+
+interface ShareBarProps {
+  partId: string
+  lineId: string
+  massG: number
+  colour: string
+}
+
+/** The line's mass beside the largest line's: the one thing of a row that another line's key draws anew. */
+function ShareBar({ partId, lineId, massG, colour }: ShareBarProps) {
+  const mostG = useContext(MostG)
+  return (
+    <span
+      className="h-2 rounded-md max-sm:hidden"
+      style={{
+        // One box and no clip: forty of them move with every key in the largest line.
+        background: `linear-gradient(to right, ${colour} ${(100 * massG) / mostG}%, var(--color-husk) 0)`,
+      }}
+      onPointerEnter={(event) => sayShare(event.currentTarget, partId, lineId)}
+    />
+  )
+}
+
+/** A line as measured, in grams, its food and its share. */
+export const LineRow = memo(function LineRow({
+  partId,
+  line,
+  name,
+  foodId,
+  massG,
+  sdG,
+  finding,
+}: LineRowProps) {
   const library = useLibrary()
-  const sortable = useSortable({ id: line.id })
-  const food = reading.foodId === null ? undefined : library.ingredients.get(reading.foodId)
+  const { setNodeRef, transform, transition, isDragging, attributes, listeners } = useSortable({
+    id: line.id,
+  })
+  const food = foodId === null ? undefined : library.ingredients.get(foodId)
   const colour = classColour(food?.foodClass ?? null)
-  const { massG, sdG } = reading
   const mass = massG === null ? null : { value: massG, sd: sdG ?? 0 }
   return (
     <li
-      ref={sortable.setNodeRef}
+      ref={setNodeRef}
       style={{
-        transform: sortable.transform === null ? undefined : `translateY(${sortable.transform.y}px)`,
-        transition: sortable.transition,
+        transform: transform === null ? undefined : `translateY(${transform.y}px)`,
+        transition,
       }}
       className={clsx(
         'far-row grid min-h-[41px] [contain-intrinsic-size:auto_41px] grid-cols-[24px_112px_92px_minmax(0,1fr)_84px_28px_28px] items-center gap-1 border-b border-line/60 bg-paper px-2 focus-within:bg-oat max-sm:grid-cols-[24px_minmax(0,1fr)_84px_28px] max-sm:py-1',
-        sortable.isDragging && 'relative z-10 shadow-lg',
+        isDragging && 'relative z-10 shadow-lg',
       )}
     >
       <button
         type="button"
         className="grid h-8 w-6 cursor-grab max-sm:row-span-2 touch-manipulation place-items-center rounded text-edge hover:text-ink-2"
-        {...sortable.attributes}
-        {...sortable.listeners}
-        aria-label={`Move ${reading.name}`}
+        {...attributes}
+        {...listeners}
+        aria-label={`Move ${name}`}
       >
         <GripVertical size={14} aria-hidden="true" />
       </button>
@@ -53,7 +93,7 @@ export const LineRow = memo(function LineRow({ partId, line, reading, shareOfMos
         <span className="pr-2 text-right text-ink-2 max-sm:col-start-3 max-sm:row-start-2">–</span>
       ) : (
         <DragNumber
-          label={`Grams of ${reading.name}`}
+          label={`Grams of ${name}`}
           value={mass.value}
           shown={formatGrams(mass)}
           spread={formatSpread(mass)}
@@ -66,21 +106,13 @@ export const LineRow = memo(function LineRow({ partId, line, reading, shareOfMos
           onWhy={() => askWhy({ kind: 'line', partId, lineId: line.id })}
         />
       )}
-      <FoodCell partId={partId} line={line} name={reading.name} colour={colour} finding={finding} />
-      <span
-        className="relative h-2 overflow-hidden rounded-md bg-husk max-sm:hidden"
-        title={`${((reading.share ?? 0) * 100).toFixed(1)} %`}
-      >
-        <i
-          className="block h-full rounded-md"
-          style={{ width: `${shareOfMost * 100}%`, background: colour }}
-        />
-      </span>
+      <FoodCell partId={partId} line={line} name={name} colour={colour} finding={finding} />
+      <ShareBar partId={partId} lineId={line.id} massG={massG ?? 0} colour={colour} />
       {food === undefined || mass === null ? (
         <span className="max-sm:hidden" />
       ) : (
         <IconButton
-          label={`Swap ${reading.name}`}
+          label={`Swap ${name}`}
           className="max-sm:col-start-4 max-sm:row-start-1"
           aria-haspopup="dialog"
           onClick={() => askSwap(line.id)}
@@ -89,13 +121,13 @@ export const LineRow = memo(function LineRow({ partId, line, reading, shareOfMos
         </IconButton>
       )}
       <IconButton
-        label={`Take out ${reading.name}`}
+        label={`Take out ${name}`}
         className="max-sm:col-start-4 max-sm:row-start-2"
         data-act="remove"
         onClick={(event) => {
           const focus = neighbourFocus(event.currentTarget)
           if (!run(commands.removeLine(partId, line.id))) return
-          toast(`${reading.name} is taken out.`, { action: { label: 'Undo', onClick: () => void undo() } })
+          toast(`${name} is taken out.`, { action: { label: 'Undo', onClick: () => void undo() } })
           focus()
         }}
       >

@@ -6,7 +6,7 @@ import { useCallback, useMemo } from 'react'
 import { isOfMethod } from '@frijol/core/rules'
 import { commands, run } from '../../store'
 import { dragWords, useDragSensors } from '../../ui'
-import { LineRow } from './LineRow'
+import { LineRow, MostG } from './LineRow'
 
 const MODIFIERS = [restrictToVerticalAxis]
 
@@ -30,7 +30,7 @@ export function LineTable({ part, readings, findings }: LineTableProps) {
     )
     return new Map(open.map((finding) => [finding.line, finding]))
   }, [findings])
-  const most = Math.max(0.01, ...readings.map(({ share }) => share ?? 0))
+  const mostG = Math.max(0.01, ...readings.map(({ massG }) => massG ?? 0))
   const order = part.lines.map(({ id }) => id).join(' ')
   const ids = useMemo(() => order.split(' ').filter((id) => id !== ''), [order])
   const dropped = useCallback(
@@ -67,21 +67,25 @@ export function LineTable({ part, readings, findings }: LineTableProps) {
         onDragEnd={dropped}
       >
         <SortableContext items={ids} strategy={verticalListSortingStrategy}>
-          <ul className="m-0 list-none ps-0" aria-label={`Lines of ${part.name}`}>
-            {part.lines.map((line, at) => {
-              const reading = readings[at]
-              return reading === undefined ? null : (
-                <LineRow
-                  key={line.id}
-                  partId={part.id}
-                  line={line}
-                  reading={reading}
-                  shareOfMost={(reading.share ?? 0) / most}
-                  finding={byLine.get(line.id) ?? null}
-                />
-              )
-            })}
-          </ul>
+          <MostG value={mostG}>
+            <ul className="m-0 list-none ps-0" aria-label={`Lines of ${part.name}`}>
+              {part.lines.map((line, at) => {
+                const reading = readings[at]
+                return reading === undefined ? null : (
+                  <LineRow
+                    key={line.id}
+                    partId={part.id}
+                    line={line}
+                    name={reading.name}
+                    foodId={reading.foodId}
+                    massG={reading.massG}
+                    sdG={reading.sdG}
+                    finding={byLine.get(line.id) ?? null}
+                  />
+                )
+              })}
+            </ul>
+          </MostG>
         </SortableContext>
       </DndContext>
     </>
