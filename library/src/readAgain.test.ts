@@ -1,7 +1,8 @@
 import { assess } from '@frijol/core/assess'
 import { resolveLines } from '@frijol/core/composition'
-import { defaultKitchen, type Dish, type Step } from '@frijol/core/model'
-import { readUses, type ReadWhole } from '@frijol/core/reading'
+import { defaultKitchen, type Dish, type Part, type Step } from '@frijol/core/model'
+import { compile, withWords } from '@frijol/core/program'
+import { readUses, type ReadWhole, usesOf } from '@frijol/core/reading'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { pasted } from '../test/readTakes'
@@ -139,6 +140,54 @@ describe('a method that is read again after an edit', () => {
     const cooked = (of: Dish) => assess(of, library, defaultKitchen).parts[0]?.cookedMassG ?? 0
     expect(cooked(typed)).toBeLessThan(cooked(dish))
     expect(cooked(typed)).toBeCloseTo(cooked(structuredClone(typed)), 6)
+  })
+
+  it('keeps a program only where it would be compiled to the same', () => {
+    const TURNS = [
+      ' Use a wide one.',
+      ' Twist it.',
+      ' Pull it apart.',
+      ' Whisk.',
+      ' until leathery',
+      ' in a baking dish',
+      ' and bring to the boil',
+      ' in the slow cooker',
+      ' Dip it.',
+      ' with the brine',
+      ' Unwrap.',
+      ' Crumble.',
+      ' in 12 mm cubes',
+      ' and peel',
+      ' with the machine running',
+      ' in a leaf',
+    ]
+    let kept = 0
+    let turned = 0
+    for (const text of RECIPES.slice(0, 60)) {
+      const { parts } = pasted(text)
+      for (const part of parts) {
+        const lines = resolveLines(part, library, defaultKitchen)
+        const uses = usesOf(part, lines, [], defaultKitchen)
+        const programOf = (of: Part) =>
+          compile({ part: of, lines, uses, library, kitchen: defaultKitchen, others: [], granted: [] })
+        const program = programOf(part)
+        part.steps.forEach((step, at) => {
+          const turn = TURNS[(at + kept + turned) % TURNS.length] ?? ''
+          const typed = {
+            ...part,
+            steps: part.steps.map((one) => (one === step ? { ...one, text: one.text + turn } : one)),
+          }
+          const again = withWords(program, typed)
+          if (again === null) turned += 1
+          else {
+            kept += 1
+            expect(again).toEqual(programOf(typed))
+          }
+        })
+      }
+    }
+    expect(kept).toBeGreaterThan(100)
+    expect(turned).toBeGreaterThan(20)
   })
 
   it('keeps the steps whose words and bench are as they were', () => {

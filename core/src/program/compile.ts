@@ -1,7 +1,7 @@
 import equal from 'fast-deep-equal'
 import type { ResolvedLine } from '../composition'
 import type { Part, Step } from '../model'
-import { wordsOfLine } from '../reading'
+import { piecesOfStep, wordsOfLine } from '../reading'
 import { compileOp } from './compileOp'
 import type { LineInput, Program } from './program'
 import { saysWide } from './vessels'
@@ -115,7 +115,10 @@ export function withLineMass(program: Program, line: number, massG: number): Pro
 
 /** Whether two steps differ in their words alone, and in none that a program reads beside the step's own fields. */
 const runsAlike = (a: Step, b: Step): boolean =>
-  a === b || (equal({ ...a, text: '' }, { ...b, text: '' }) && saysWide(a.text) === saysWide(b.text))
+  a === b ||
+  (equal({ ...a, text: '' }, { ...b, text: '' }) &&
+    saysWide(a.text) === saysWide(b.text) &&
+    equal(piecesOfStep(a), piecesOfStep(b)))
 
 /**
  * The same program for a part whose steps are said in other words.

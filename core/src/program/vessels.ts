@@ -68,7 +68,7 @@ export const vesselKind = (step: Step, spec: OperationSpec): EquipmentKind | nul
       : step.settings.vessel
     : null) ?? spec.vessel
 
-/** Whether a pan is said to be a wide one: all that a program reads of a step's words beside the step's own fields. */
+/** Whether a pan is said to be a wide one: read of the words themselves, as `piecesOfStep` is. */
 export const saysWide = (text: string): boolean =>
   /\b(?:frying|saut[eé]|skillet|wide|shallow|deep|large heavy)\b/iu.test(text)
 
