@@ -95,7 +95,9 @@ class Reader {
         line.next.length > line.words.length &&
         !likeIngredient(line.next) &&
         /^(?:for |to |the |[A-Z])/.test(line.words) &&
-        (line.isAfterGap || (line.next.length > 40 && line.words.split(/\s+/).length <= 3)))
+        (line.isAfterGap ||
+          ((line.next.length > 40 || line.words === line.words.toUpperCase()) &&
+            line.words.split(/\s+/).length <= 3)))
     if (isHead) {
       if (COLON_HEADING.test(line.words) && likeIngredient(line.next) && !NUMBERED.test(line.next ?? '')) {
         this.gatherer.heading(line.words)

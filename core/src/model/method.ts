@@ -111,7 +111,12 @@ export type Equipment = z.infer<typeof Equipment>
 export const Until = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('mass'), massG: z.number().positive().max(1e6) }),
   /** Mass left per mass going in. */
-  z.strictObject({ kind: z.literal('keeps'), fraction: z.number().min(0.02).max(20) }),
+  z.strictObject({
+    kind: z.literal('keeps'),
+    fraction: z.number().min(0.02).max(20),
+    /** "Until the liquid has reduced by half": of what is poured round the food; absent = of all. */
+    of: z.literal('liquid').optional(),
+  }),
   z.strictObject({ kind: z.literal('dry') }),
 ])
 export type Until = z.infer<typeof Until>

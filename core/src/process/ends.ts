@@ -10,7 +10,7 @@ export function wantedLoss(bench: Bench): number {
     case 'mass':
       return bench.massG - bench.end
     case 'keeps':
-      return bench.massG * (1 - bench.end)
+      return (until.of === 'liquid' && bench.op.hasPieces ? bench.looseG : bench.massG) * (1 - bench.end)
     case 'dry':
       return bench.waterG * (1 - DRY_LEAVES)
   }

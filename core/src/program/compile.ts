@@ -31,7 +31,8 @@ const isSameLine = (a: ResolvedLine, b: ResolvedLine): boolean => {
     before.soakedMin === now.soakedMin &&
     before.cutMm === now.cutMm &&
     before.mashed === now.mashed &&
-    before.isEaten === now.isEaten
+    before.isEaten === now.isEaten &&
+    before.isForFrying === now.isForFrying
   )
 }
 

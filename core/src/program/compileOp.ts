@@ -1,4 +1,4 @@
-import type { OperationId, Step, StepUse } from '../model'
+import type { FoodClass, OperationId, Step, StepUse } from '../model'
 import { piecesOfStep } from '../reading'
 import { fanShiftC } from '../measure'
 import { BLENDED, rowConstants } from './constants'
@@ -101,6 +101,29 @@ function gather(writer: Writer, step: Step, at: number, uses: readonly StepUse[]
 const sourcesOf = (writer: Writer, rows: Iterable<number>): Source[] =>
   [...rows].flatMap((row) => writer.rows[row]?.source ?? [])
 
+const DISSOLVES: ReadonlySet<FoodClass> = new Set([
+  'water',
+  'plant-milk',
+  'acid',
+  'savoury',
+  'sweetener',
+  'salt',
+  'spice',
+  'herb',
+  'seaweed',
+])
+/** "Boil the water with the salt and the vinegar": it comes to the boil, and what it is for is told next. */
+const isLiquidBrought = (
+  step: Step,
+  spec: ReturnType<typeof specOf> | null,
+  holds: readonly Source[],
+): boolean =>
+  spec?.id === 'boil' &&
+  step.durationMin === null &&
+  step.until === null &&
+  holds.some(({ entry }) => entry.isLiquid) &&
+  holds.every(({ food, entry }) => entry.isLiquid || (food !== null && DISSOLVES.has(food.foodClass)))
+
 /** Writes one step as an operation. */
 export function compileOp(writer: Writer, step: Step, at: number, uses: readonly StepUse[]): void {
   const { lot, takes, mainOp } = gather(writer, step, at, uses)
@@ -201,7 +224,7 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
     isWrapped: inWrap,
     gelRows: spec?.id === 'spherify' ? droppedRows(writer, takes) : [],
     isLeathery: spec?.id === 'dehydrate' && piecesOfStep(step).isLeathery,
-    isRise: piecesOfStep(step).isRise,
+    isRise: piecesOfStep(step).isRise || isLiquidBrought(step, spec, sourcesOf(writer, lot.rows)),
     reachesBoil: piecesOfStep(step).reachesBoil,
     isDrained,
     rateKey,

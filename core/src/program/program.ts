@@ -37,6 +37,8 @@ export interface Row {
   readonly isSoaked: boolean
   /** It is listed torn or shredded along its strands. */
   readonly isPulled: boolean
+  /** The list keeps it for frying. */
+  readonly isForFrying: boolean
   /** Its flour was washed: its protein is gluten. */
   readonly isWashed: boolean
 }

@@ -49,6 +49,7 @@ export function mediumRows(writer: Writer, spec: OperationSpec, lot: LotShape, l
   const isMedium =
     spec.id === 'deep-fry' ||
     LIFTED_FORMS.has(lot.form) ||
+    fats.some((row) => writer.rows[row]?.isForFrying === true) ||
     writer.decisions.larger(fatG, SHALLOW_SHARE * listed.massG)
   return isMedium ? fats : []
 }

@@ -92,6 +92,7 @@ export class Writer {
       mashed: 0,
       isSoaked: false,
       isPulled: false,
+      isForFrying: false,
       isWashed: false,
       ...known,
     })
@@ -146,6 +147,7 @@ export class Writer {
         // What a step does is not done twice: "half mashed" in the list tells of the step.
         mashed: this.#isWorkedLater ? 0 : words.mashed,
         isPulled: words.isPulled,
+        isForFrying: words.isForFrying,
         isSoaked: words.soakedMin !== null || entry.group === 'soaked-nut',
       },
       fraction * (line.mass?.value ?? 0),

@@ -28,13 +28,18 @@ export function fragment(words: string): OperationId | null {
     return 'shape'
   if (FRIDGE.test(words)) return minutes !== null && minutes > 10_000 ? null : 'chill'
   if (minutes === null) return null
+  if (/\b(?:high|full|low|at) pressure\b/iu.test(words)) return 'pressure-cook'
   if (/\b(?:plancha|griddle|flat-?top)\b/iu.test(words)) return 'sear'
   if (/\boven\b|\b(?:1[4-9]|2[0-6])\d\s*°?\s*C\b|\b[34]\d\d\s*°?\s*F\b/u.test(words)) return 'roast'
   if (/\bsteamer\b/iu.test(words)) return 'steam'
   if (minutes >= 240 && /\b(?:warm|yog|(?:2[0-9]|3\d|4\d)\s*°?\s*C\b)/iu.test(words)) return 'culture'
   if (WATER.test(words) && minutes >= 10 && !/\b(?:boil|simmer)/iu.test(words)) return 'soak'
   if (/\bhot\b[^,;]*\b(?:oil|fat)\b/iu.test(words)) return 'toast'
-  if (/\bpan\b[^,;]*\b(?:oil|fat)\b|\b(?:min|minutes)\s*(?:\/|a |per |each )\s*side\b/iu.test(words))
+  if (
+    /\bpan\b[^,;]*\b(?:oil|fat)\b|\b(?:oil|fat|butter)\b[^,;]{0,16}\bpan\b|\b(?:min|minutes)\s*(?:\/|a |per |each )\s*side\b/iu.test(
+      words,
+    )
+  )
     return 'shallow-fry'
   return null
 }
@@ -54,6 +59,7 @@ const LETS: readonly (readonly [when: RegExp, operation: OperationId | null])[] 
   [/\b(?:simmer|bubble|blip|tick|plop|stew|drink up)\b/iu, 'simmer'],
   [/\b(?:ferment|culture)\b/iu, 'culture'],
   [/\b(?:run|whizz)\b/iu, 'blend'],
+  [/\bsoak (?:it |them )?(?:up|in)\b/iu, 'rest'],
   [/\bsoak\b/iu, 'soak'],
   [/\b(?:infuse|steep)\b/iu, 'infuse'],
   [/\bmarinate\b/iu, 'marinate'],

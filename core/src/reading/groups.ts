@@ -123,10 +123,13 @@ export function takeGroup(
     for (const lot of lots) if (!t.isExcepted(lot)) t.lot(lot, null, role)
 }
 
-/** Made of dry foods, and of some that are not known. */
+const isDrySweet = ({ line }: Named): boolean =>
+  line?.food?.foodClass === 'sweetener' && (line.food.per100g.waterG ?? 100) < 16
+const isZest = ({ line }: Named): boolean => /\bzest\b|\brind\b/iu.test(line?.line.food ?? '')
+/** Made of dry foods, and of some that are not known; a zest makes nothing wet. */
 const isAllDry = ({ stage: { lines } }: Taking, lot: Lot): boolean => {
   const held = lines.filter(({ id, line }) => lot.holds.has(id) && line?.food != null)
-  return !lot.isSide && held.length > 0 && held.every(isDry)
+  return !lot.isSide && held.some(isDry) && held.every((of) => isDry(of) || isDrySweet(of) || isZest(of))
 }
 
 function solePart(t: Taking): number | null {

@@ -74,6 +74,8 @@ function pronoun(here: Here): Answer {
     return met({ kind: 'pronoun', word: 'it', isAll: false, ...whole(here) })
   if (!PRONOUNS.has(text)) return null
   const isBeforeNoun = next?.kind === 'word'
+  // "Both pastes": the word after it says which.
+  if (text === 'both' && isBeforeNoun && /^[\p{L}-]{3,}s$/u.test(next.text)) return 'nothing'
   if (text === 'that' && isBeforeNoun) return 'nothing'
   if (
     /^(?:this|these|those)$/.test(text) &&
@@ -96,6 +98,13 @@ function everything(here: Here): Answer {
   const isLot = token.text === 'lot' && /\bthe (?:whole )?$/iu.test(here.before)
   if (token.text !== 'everything' && !isAll && !isLot) return null
   const isElse = next?.text === 'else'
+  // "Blend everything wet": the liquid things, or the part that is called so.
+  const kind = next?.text === 'dry' || next?.text === 'wet' ? next.text : null
+  if (kind !== null) {
+    const part = (here.scene.names.get(kind) ?? []).find((of) => of.kind === 'part')?.part ?? null
+    const which = part === null ? kind : 'all'
+    return met({ kind: 'group', which, part, isList: part !== null, ...whole(here) }, 2)
+  }
   return met(
     { kind: 'group', which: isElse ? 'rest' : 'all', part: null, isList: false, ...whole(here) },
     isElse ? 2 : 1,

@@ -20,7 +20,7 @@ export interface Named {
 
 /** Words of a food's name that do not tell it from another. */
 const VAGUE = new Set(
-  'raw dried dry fresh ground whole chopped sliced cooked canned drained unsweetened vital fine large small medium half plain refined extra firm light dark hot cold warm lukewarm tepid iced vegan plant based soaked young the a an of or and with in for about x tin can tinned pack packet sheet block stick piece other good'.split(
+  'raw dried dry fresh ground whole chopped sliced cooked canned drained unsweetened vital fine large small medium half plain refined extra firm light dark hot cold warm lukewarm tepid iced vegan plant based soaked young the a an of or and with in for about x tin can tinned pack packet sheet block stick piece other good self raising rising'.split(
     ' ',
   ),
 )
@@ -60,14 +60,16 @@ const SHORT: readonly (readonly [short: string, name: RegExp])[] = [
   ['evoo', /\bolive oil\b/iu],
   ['pb', /\bpeanut butter\b/iu],
   ['tvp', /\btextured (?:vegetable|soy)/iu],
+  ['marg', /\b(?:margarine|vegan butter|plant butter)\b/iu],
   ['vwg', /\bvital wheat gluten\b/iu],
   ['nooch', /\bnutritional yeast\b/iu],
 ]
 const shortOf = (food: string): string[] => SHORT.flatMap(([short, name]) => (name.test(food) ? [short] : []))
 /** "800 g potatoes, cut into thick chips" are called chips from then on. */
 const CUT_AS = /\b(chips|fries|wedges|florets|coins|crisps|steaks)\b/iu
-const cutAs = (prep: string): string[] => {
-  const found = CUT_AS.exec(prep)?.[1]
+const CUT_INTO = /\b(?:in|into) (?:[\w.,-]+ ){0,4}?(slices|slabs|rounds|batons|matchsticks)\b/iu
+const cutAs = ({ prep, text }: FormulaLine): string[] => {
+  const found = CUT_AS.exec(prep)?.[1] ?? CUT_INTO.exec(text)?.[1]
   return found === undefined ? [] : [found]
 }
 const lineNames = new WeakMap<FormulaLine, string[][]>()
@@ -79,7 +81,7 @@ const namesOfLine = (line: FormulaLine): string[][] => {
     line.food.replace(/\(.*?\)|\bfor\b.*$/gu, ''),
     ...(inBrackets === undefined ? [] : [inBrackets]),
     ...shortOf(line.food),
-    ...cutAs(line.prep),
+    ...cutAs(line),
   ])
   lineNames.set(line, made)
   return made

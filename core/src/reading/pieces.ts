@@ -81,7 +81,10 @@ export interface LineWords {
   readonly isEaten: boolean
   /** It comes torn or shredded along its strands. */
   readonly isPulled: boolean
+  /** The list keeps it for frying: food is lifted out of it. */
+  readonly isForFrying: boolean
 }
+const FOR_FRYING = /\b(?:for|to) (?:deep[- ]|shallow[- ])?fry(?:ing)?\b/i
 const PULLED = /\b(?:torn|shredded|pulled|flaked|teased)\b/i
 const lineWords = new WeakMap<FormulaLine, LineWords>()
 
@@ -96,6 +99,7 @@ export function wordsOfLine(line: FormulaLine): LineWords {
     mashed: mashedShare(said),
     isEaten: statesEaten(line.text),
     isPulled: PULLED.test(line.prep),
+    isForFrying: FOR_FRYING.test(line.text),
   }
   lineWords.set(line, made)
   return made

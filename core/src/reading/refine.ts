@@ -83,6 +83,13 @@ export function refined(
   const isWet = inWater || has(LIQUID) || takes.lines.some(({ of }) => isWetFood(of))
   const last = joined.find((lot) => lot === takes.base)?.operation ?? joined[0]?.operation ?? null
   const verb = doing.main.verb?.word ?? ''
+  // "Add the water, lock the lid, high pressure for 25 minutes."
+  if (
+    (operation === null || operation === 'mix') &&
+    durationsIn(words).length > 0 &&
+    /\b(?:high|low|full) pressure\b/iu.test(doing.parsed.text.slice(doing.from, doing.to))
+  )
+    return 'pressure-cook'
   if (operation === null) {
     // Days in a cool or warm place ripen it.
     if (
@@ -167,6 +174,15 @@ export function refined(
   if (operation === 'sweat' && (last === 'boil' || last === 'simmer') && takes.lines.length === 0)
     return 'simmer'
   const isTimed = durationsIn(words).length > 0
+  // "Stir 4 min" in the pan where it fries: the heat goes on.
+  if (
+    operation === 'mix' &&
+    verb === 'stir' &&
+    (durationsIn(words)[0]?.minutes ?? 0) >= 2 &&
+    joined.some((lot) => lot.operation !== null && FRIED.has(lot.operation)) &&
+    !/\boff the heat\b/iu.test(words)
+  )
+    return 'sweat'
   // Water poured over dry food and left to stand.
   if (
     operation === 'mix' &&
@@ -202,6 +218,8 @@ export function refined(
     return 'coagulate'
   return operation
 }
+
+const FRIED: ReadonlySet<OperationId> = new Set(['shallow-fry', 'sweat', 'brown', 'toast', 'water-saute'])
 
 /** Fat is heated in the same doing: what is cooked is cooked in it. */
 const hasFatClause = ({ clauses, parsed }: DoingText): boolean =>

@@ -91,6 +91,8 @@ export function scan(parsed: Parsed, clause: Clause, scene: Scene): Mention[] {
       continue
     }
     const before = words.slice(at > clause.verbFrom ? clause.verbTo - offset : 0, token.at)
+    // "In a pot with no oil", "without the salt".
+    if (/\b(?:with no|without)(?: any| the| more)?\s+$/iu.test(before)) continue
     const after = words.slice(token.end)
     const raw = parsed.text.slice(at > clause.verbFrom ? clause.verbTo : clause.from, at)
     const bracket = /\(([^)]*\d[^)]*)\)\s*of(?: the)?\s*$/u.exec(raw)

@@ -17,6 +17,9 @@ const BY_FRACTION: readonly (readonly [RegExp, number])[] = [
   [/\bby (?:a |one )?quarter\b/i, 0.75],
   [/\bby two[- ]thirds\b/i, 1 / 3],
 ]
+/** What is in it stays: the liquid round it goes. */
+const LIQUID_GOES =
+  /\b(?:liquid|liquor|stock|broth|dashi|juices?|wine|cooking water)\b[^.;]{0,24}\b(?:reduced?|halved|by)\b|\breduce (?:the )?(?:liquid|liquor|stock|broth|juices?|wine)\b/i
 const DRY_PAN =
   /\buntil (?:the )?(?:pan|mushrooms?|mix|mince|bottom|water|liquid|juices?|they|it)?\s*(?:is|are|has|have|runs?)?\s*(?:completely |all |quite )?(?:dry|evaporated|cooked off|boiled off|gone(?! (?:to|past|soft|golden|limp|brown|a |the )))\b|\bno (?:more )?steam\b|\buntil dry\b/i
 
@@ -36,7 +39,9 @@ export function untilIn(text: string, operation: OperationId | null): Until | nu
     if (massG > 0 && massG <= 1e6) return { kind: 'mass', massG }
   }
   if (operation === 'reduce' || operation === 'simmer')
-    for (const [words, fraction] of BY_FRACTION) if (words.test(text)) return { kind: 'keeps', fraction }
+    for (const [words, fraction] of BY_FRACTION)
+      if (words.test(text))
+        return { kind: 'keeps', fraction, ...(LIQUID_GOES.test(text) ? { of: 'liquid' } : {}) }
   return DRY_PAN.test(text) ? { kind: 'dry' } : null
 }
 

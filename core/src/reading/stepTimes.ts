@@ -46,11 +46,20 @@ const NAMES_TIME =
 /** "2'" is two minutes, "o/n" overnight. */
 const PRIME = /(?<![\d\p{L}.])(\d{1,3})(?:\s?-\s?(\d{1,3}))?\s?['′](?![\d\p{L}'])/gu
 
+/** "Cooks down for five.": a number in letters at the end of its clause is minutes. */
+const BARE =
+  /\b(?:cook|simmer|bubble|fry|fries|bake|roast|steam|rest|stand|sit|blip|go)(?:s|es|ing)?\b[^.;,\d]{0,16}\bfor (?:about |another )?(two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|twenty|thirty)(?=\s*(?:[.,;:]|$))/giu
+
 /** Durations that a text states, in min; the middle of a range. */
 export function durationsIn(
   text: string,
 ): { readonly minutes: number; readonly at: number; readonly end: number }[] {
   const found: { minutes: number; at: number; end: number }[] = []
+  for (const match of text.matchAll(BARE)) {
+    const minutes = valueOf(match[1], undefined)
+    const end = match.index + match[0].length
+    if (minutes !== null) found.push({ minutes, at: end - (match[1] ?? '').length, end })
+  }
   if (!NAMES_TIME.test(text)) return found
   for (const match of text.matchAll(DURATION)) {
     const low = valueOf(match[1], match[2])

@@ -69,6 +69,12 @@ function isFollowedAsVerb(at: At, word: string, isFirst: boolean): boolean {
   // "Dry stuff in a bowl", "the wet bits": things, and nothing done.
   if (word === 'dry' && /^(?:stuff|things?|bits|goods|ingredients?|ones|mix|mixture)$/.test(next?.text ?? ''))
     return false
+  // "Core 75C": how warm it is inside.
+  if (
+    word === 'core' &&
+    (/^(?:temp|temperature|at|to|of|above|over)$/.test(next?.text ?? '') || next?.kind === 'number')
+  )
+    return false
   // "Glaze: all into a pan" names what follows.
   if (isFirst && next?.text === ':') return false
   if (STRICT.has(word) && !(isFirst && /^(?:season|pulse|top|finish|form|coat|glaze|crown)$/.test(word)))

@@ -203,6 +203,9 @@ export class Walk {
     const operation =
       known === undefined ? refined(doing, takes, this.#last?.operation ?? null, this.#lastHeat) : known
     if (isRepeat(doing)) this.#repeat(takes)
+    // "Mash a ladleful against the side of the pot": the rest is there still, and goes on with it.
+    if (/\bagainst the (?:sides?|wall|edge|pot|pan)\b/iu.test(doing.parsed.text.slice(doing.from, doing.to)))
+      for (const one of takes.lots) one.share = null
     if (isLayered(doing))
       for (const one of takes.lines) if ((one.share ?? 0) >= LEAST_LAYER) Object.assign(one, { share: null })
     return this.lay({ doing, text, part, stepId, takes, operation })

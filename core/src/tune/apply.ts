@@ -29,7 +29,10 @@ function stepAt(step: Step, { kind, now }: Knob, value: number): Step {
   const field = kind === 'keeps' ? 'until' : 'durationMin'
   const set: Step =
     kind === 'keeps'
-      ? { ...step, until: { kind: 'keeps', fraction: value } }
+      ? {
+          ...step,
+          until: { ...(step.until?.kind === 'keeps' ? step.until : { kind: 'keeps' }), fraction: value },
+        }
       : { ...step, durationMin: value, text: wordsWith(step.text, now, value) }
   return { ...set, byHand: step.byHand.includes(field) ? step.byHand : [...step.byHand, field] }
 }

@@ -266,6 +266,7 @@ infuse steep = infuse
 smoke cold-smoke hot-smoke [noun] = infuse
 dehydrate = dehydrate
 dry [noun]
+  sweat \bin (?:a|the|your) (?:dry |hot )?(?:pot|pan|skillet|saucepan|wok)\b
   dehydrate \b(?:dehydrat\w+|\d+\s*°?\s*[CF]\b|hours?|\d+ days?|oven|sun|airing)\b|\bhair ?dryer\b
   none
 culture ferment incubate [noun] = culture
@@ -297,7 +298,7 @@ start begin
 add [put joins]
 incorporate-in [put joins]
 tip pour return put place lay slide drop lower arrange throw chuck bung stream trickle ladle pile feed
-+ rain shower tumble slosh glug dollop introduce submerge drown immerse cover heap sink float nestle go dump swirl ripple fork [put noun]
++ rain shower splash tumble slosh glug dollop introduce submerge drown immerse cover heap sink float nestle go dump swirl ripple fork [put noun]
 stretch [noun]
   shape \b(?:to|into|across) (?:the |its )?(?:edges|corners|tin|tray|sides)\b
   none

@@ -241,7 +241,7 @@ function Ends({ step, reading, onChange }: PieceProps & { reading: StepReading |
           value={Number((until.fraction * 100).toFixed(1))}
           onChange={(percent) => {
             if (percent === null || percent < 2 || percent > 2000) return '2 to 2000'
-            onChange({ until: { kind: 'keeps', fraction: percent / 100 } })
+            onChange({ until: { ...until, fraction: percent / 100 } })
             return null
           }}
         />

@@ -33,7 +33,10 @@ export function factsOf(step: Step, reading: StepReading | null): string[] {
   if (settings.additions !== null)
     facts.push(`water ${settings.additions.count} × ${grams(settings.additions.massG)}`)
   if (settings.isDrained === true) facts.push('drained after')
-  if (until?.kind === 'keeps') facts.push(`until ${Math.round(until.fraction * 100)} % is left`)
+  if (until?.kind === 'keeps')
+    facts.push(
+      `until ${Math.round(until.fraction * 100)} % ${until.of === 'liquid' ? 'of the liquid ' : ''}is left`,
+    )
   if (until?.kind === 'mass') facts.push(`to ${grams(until.massG)}`)
   if (until?.kind === 'dry') facts.push('until dry')
   if (reading !== null && reading.loads > 1) facts.push(`${reading.loads} loads`)
