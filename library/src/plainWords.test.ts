@@ -371,3 +371,124 @@ describe('what comes of it', () => {
     expect(balls('900 g sunflower oil')).toBeCloseTo(balls('600 g sunflower oil'), -1)
   })
 })
+
+describe('said in other kitchens', () => {
+  it('reduces the liquid by half, and not what lies in it', () => {
+    const part = read(
+      '400 g potatoes, in chunks\n150 g firm tofu\n300 ml vegetable stock',
+      'Put the potatoes and the stock in a pan and simmer for 10 minutes. Add the tofu and simmer until the liquid has reduced by half.',
+    )
+    expect(part.cookedMassG).toBeGreaterThan(620)
+    expect(part.cookedMassG).toBeLessThan(790)
+  })
+
+  it('only brings to the boil a brine that is boiled without a time', () => {
+    const boil = step(
+      '400 g extra-firm tofu\n500 ml water\n40 g salt\n2 tbsp lemon juice',
+      'Boil the water with the salt and lemon juice and pour it over the tofu. Leave for 24 hours in the fridge.',
+      'boil',
+    )
+    expect(boil.minutes).toBeLessThan(10)
+    expect(boil.massG).toBeGreaterThan(0.85 * boil.massInG)
+  })
+
+  it('leaves most of the oil that the list keeps for frying in the pan', () => {
+    const fry = step(
+      '300 g tempeh, in matchsticks\n100 ml oil, for frying\n2 tbsp soy sauce',
+      'Fry the tempeh in the oil for 6 minutes. Toss with the soy sauce.',
+      'shallow-fry',
+    )
+    expect(fry.massG).toBeLessThan(310)
+  })
+
+  it('does not deep-fry an onion because something is baked at 180 °C later', () => {
+    const part = read(
+      '1 onion, chopped\n2 tbsp oil\n200 g cooked lentils',
+      'Fry the onion in the oil for 8 minutes, add the lentils, press into a tin and bake at 180 °C for 30 minutes.',
+    )
+    expect(part.steps[0]?.operation).not.toBe('deep-fry')
+  })
+
+  it('roasts batons that are spread over a tray as what they are', () => {
+    const roast = step(
+      '500 g carrots, cut into batons\n2 tbsp olive oil',
+      'Toss the carrots with the oil, spread over a large tray and roast at 200 °C for 40 minutes.',
+      'roast',
+    )
+    expect(roast.massG / roast.massInG).toBeGreaterThan(0.5)
+  })
+
+  it('cuts and fries a porridge that has set, and nothing runs out of it', () => {
+    const part = read(
+      '250 g chickpea flour\n1 l water\n1 tsp salt\n150 ml oil, for frying',
+      'Bring the water and salt to the boil. Whisk in the chickpea flour and cook over a low heat for 10 minutes. Pour into a dish and chill for 2 hours. Cut into sticks, fry in the oil for 8 minutes and drain on paper.',
+    )
+    expect(part.cookedMassG).toBeGreaterThan(850)
+  })
+
+  it('goes over the vegetables of the other part, not over the garlic in the sauce itself', () => {
+    const found = readRecipes(
+      'Roots\n\nFor the roots\n500 g carrots\n2 tbsp olive oil\n\nFor the sauce\n80 g tahini\n1 clove garlic, crushed\n90 ml water\n\nMethod\n1. Toss the carrots with the oil and roast at 200 °C for 45 minutes.\n2. Whisk the tahini with the garlic and water.\n3. Spoon the sauce over the hot vegetables.',
+      mixContext(),
+    )
+    const dish = found.ok ? found.value[0] : undefined
+    const parts = dish === undefined ? [] : assess(dish, library, defaultKitchen).parts
+    expect(
+      parts[0]?.steps
+        .at(-1)
+        ?.takes.map(({ kind }) => kind)
+        .sort(),
+    ).toEqual(['part', 'step'])
+  })
+
+  it.each([
+    ['Add the stock, lock the lid, high pressure for 25 minutes, natural release.', 'pressure-cook'],
+    ['oil in pan, carrots, 5 min med heat', 'shallow-fry'],
+    ['Dry the grated carrots in a pot with no oil for 6 minutes, stirring.', 'sweat'],
+  ])('%s', (method, operation) => {
+    const found = step('400 g carrots, grated\n2 tbsp oil\n300 ml vegetable stock', method, operation)
+    expect(found.minutes).toBeGreaterThanOrEqual(5)
+  })
+
+  it('leaves out what is said to stay out', () => {
+    const dried = step(
+      '400 g carrots, grated\n2 tbsp oil',
+      'Dry the carrots in a pot with no oil for 6 minutes. Add the oil and fry for 3 minutes.',
+      'sweat',
+    )
+    expect(names(dried)).toEqual(['carrots'])
+  })
+
+  it('tells a heading in capitals from a doing, and a core temperature from coring', () => {
+    const found = readRecipes(
+      'Pie\n\nFilling\n500 g cooked lentils\n200 g onions\n\nMash\n800 g potatoes, peeled\n50 g plant butter\n\nMethod\nFILLING\n1) Sweat onions 10 mins.\n2) Add lentils.\nMASH\n3) Boil potatoes 20 mins. Drain.\n4) Mash w/ marg.\n5) Pipe over filling. Bake 180C 35 mins, core 75C.',
+      mixContext(),
+    )
+    const dish = found.ok ? found.value[0] : undefined
+    const operations = dish?.parts.flatMap(({ steps }) => steps.map(({ operation }) => operation))
+    expect(operations).not.toContain('trim')
+    expect(dish?.parts[0]?.steps).toHaveLength(2)
+    const mash = dish === undefined ? undefined : assess(dish, library, defaultKitchen).parts[1]?.steps
+    expect(names(mash?.find(({ operation }) => operation === 'mash') ?? { takes: [] })).toContain(
+      'plant butter',
+    )
+  })
+
+  it('blends everything wet, whisks everything dry', () => {
+    const part = read(
+      '180 g vital wheat gluten\n30 g chickpea flour\n150 g cooked beetroot\n120 ml water\n30 ml oil',
+      'Blend everything wet. Whisk everything dry. Pour the wet into the dry and knead 3 minutes.',
+    )
+    expect(names(part.steps[0] ?? { takes: [] })).toEqual(['cooked beetroot', 'oil', 'water'])
+    expect(names(part.steps[1] ?? { takes: [] })).toEqual(['chickpea flour', 'vital wheat gluten'])
+  })
+
+  it('mashes a little against the side of the pot, and all of it boils on', () => {
+    const boil = step(
+      '400 g cooked chickpeas\n300 ml vegetable stock',
+      'Simmer the chickpeas in the stock for 10 minutes. Mash a ladleful against the side and boil for 5 minutes.',
+      'boil',
+    )
+    expect(boil.massInG).toBeGreaterThan(500)
+  })
+})

@@ -145,7 +145,16 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
     lot.hasLiquor ||= (settings.waterG ?? 0) > 0
   }
   const tap = spec === null ? 0 : tapRatio(writer, spec, lot, listedOf(lot.rows, writer.rows, writer.rawG))
-  const form = settings.form ?? (spec?.id === 'coat' && isBreaded(writer, takes, lot) ? 'breaded' : lot.form)
+  // "Spread over a tray": a mince lies there as crumbs, batons of carrot as what they are.
+  const isSpread =
+    settings.form === 'crumble' &&
+    !step.byHand.includes('form') &&
+    !piecesOfStep(step).crumbles &&
+    phaseBefore === 'pieces' &&
+    lot.form === 'pieces'
+  const form =
+    (isSpread ? null : settings.form) ??
+    (spec?.id === 'coat' && isBreaded(writer, takes, lot) ? 'breaded' : lot.form)
   const thicknessMm = settings.thicknessMm ?? lot.thicknessMm
   const listed = listedOf(lot.rows, writer.rows, writer.rawG)
   const medium = spec === null ? [] : mediumRows(writer, spec, { ...lot, form }, listed)

@@ -133,8 +133,20 @@ export function phaseAfter(
     !decisions.larger(listed.freeG, BODY_FREE_SHARE * listed.massG)
   )
     return 'body'
+  // Flour whisked into water, with nothing in pieces in it, is one liquid: what is cut of it later has set.
+  if (
+    SLURRIES.has(operation) &&
+    phase === 'pieces' &&
+    decisions.larger(listed.powderG, BODY_POWDER_SHARE * listed.massG) &&
+    decisions.larger(listed.liquidG + listed.powderG + listed.fatG, SLURRY_SHARE * listed.massG)
+  )
+    return 'liquid'
   return phase
 }
+
+/** Liquid, flour and fat that make one liquid when they are whisked, share of the whole. Practice. */
+const SLURRY_SHARE = 0.9
+const SLURRIES: ReadonlySet<OperationId> = new Set(['mix', 'heat', 'simmer', 'boil', 'thicken', 'reduce'])
 
 const SETS: ReadonlySet<OperationId> = new Set(['chop', 'grate'])
 const WORKS: ReadonlySet<OperationId> = new Set([...BINDS, ...BLENDS, ...SETS, 'mix', 'culture'])

@@ -103,6 +103,16 @@ function isOver({ t, clause, hand, rest, before, isMet, hasObject, hasPronoun }:
     !hasObject &&
     !hasPronoun &&
     /^\s*over (?:the|your)\s+[\p{L}-]+\W*$/iu.test(rest)
+  // "Pour this over the pot": over what is in it.
+  const isOverPot =
+    hasPronoun && /^\s*(?:it|this|them|that)(?: all)? over (?:the|your) (?:pot|pan|bowl|dish)\b/iu.test(rest)
+  if (isOverPot) {
+    takeInto(
+      t,
+      t.lastLot((lot) => lot !== hand && !t.isTaken(lot)),
+    )
+    return true
+  }
   const isAdded = clause.verb?.word === 'add' && (hasPronoun || (rest.trim() === '' && !hasObject))
   if (!(OVER.test(rest) || isAdded || isOverName) || before || hasTargetIn(t.takes)) return false
   if (!hasObject) t.join(hand)

@@ -21,11 +21,17 @@ export function takeClass(t: Taking, mention: Extract<Mention, { kind: 'class' }
     !t.excepted.has(of.id) &&
     (mention.word !== 'powder' || isDry(of))
   const part = t.part ?? (lines.some((of) => fits(of) && bench.left(of.id) > 1e-9) ? null : t.part)
-  const some = lines.filter((of) => fits(of) && (part === null || of.part === part))
+  // What goes over the vegetables is not the garlic that it holds itself.
+  const isOwn = (of: Named): boolean =>
+    mention.role === 'into' && t.takes.lots.some(({ lot }) => lot.holds.has(of.id))
+  const some = lines.filter((of) => fits(of) && !isOwn(of) && (part === null || of.part === part))
   const elsewhere =
     some.length === 0 && SMALL_CLASSES.has(mention.word)
       ? lines.filter((of) => fits(of) && bench.left(of.id) > 1e-9)
-      : some
+      : // "Spoon the sauce over the hot vegetables": those of another part.
+        some.length === 0 && mention.role === 'into'
+        ? lines.filter((of) => fits(of) && !isOwn(of) && bench.left(of.id) <= 1e-9)
+        : some
   const all = elsewhere.some((of) => !t.isLater(of)) ? elsewhere.filter((of) => !t.isLater(of)) : elsewhere
   const fresh = all.filter((of) => bench.left(of.id) > 1e-9)
   const [first] = fresh

@@ -111,7 +111,8 @@ function everything(here: Here): Answer {
   )
 }
 
-const OF_THE_LOT = /\b(?:half|third|quarter|thirds|quarters|most)\s+(?:of\s+)?(?:the|this|your)\s+$/iu
+const OF_THE_LOT =
+  /\b(?:half|third|quarter|thirds|quarters|most)\s+(?:of\s+)?(?:the|this|your)\s+$|\b(?:half|third|quarter|thirds|quarters|most)\s+of\s+$/iu
 /** "Blend a third of the batch": of what is in hand. */
 function shareOfLot(here: Here): Answer {
   const { token, before, at, role } = here

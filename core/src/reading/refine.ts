@@ -198,7 +198,7 @@ export function refined(
     return 'heat'
   if (
     operation === 'shallow-fry' &&
-    (/\b(?:1[4-9]\d)\s*°?\s*C\b|\b3[0-9]\d\s*°?\s*F\b/u.test(doing.parsed.text) ||
+    (/\b(?:1[4-9]\d)\s*°?\s*C\b|\b3[0-9]\d\s*°?\s*F\b/u.test(doing.parsed.text.slice(doing.from, doing.to)) ||
       takes.lines.some(
         ({ of }) =>
           of.foodClass === 'fat' &&

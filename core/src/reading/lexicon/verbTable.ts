@@ -48,6 +48,7 @@ decant
   drain
 strain sieve filter [noun] = strain
 press [noun]
+  coat ^\s*(?:firmly |gently |well )?(?:in|into|onto) (?:the |your |some )?(?:\w+ )?(?:crumbs?|breadcrumbs|panko|seeds|sesame|cornflakes|flakes)\b
   coat \b(?:sides?|faces?|edges?|tops?|bottoms?|each|it|them)\b[^.;]{0,24}\b(?:in|into|onto)\b (?:it\b|them\b|the (?:\w+ )?(?:mix|mixture|crumbs?|powder|flour|seeds|spices|sesame)|(?:\w+ )?(?:crumbs?|panko|flour|seeds|sesame|spices))
   none ^\s*(?:well|hard|down)?\s*[.,;]?\s*$|^\s*(?:on |out )?the (?:pulp|okara|residue|solids)\b
   shape ^(?:\s*(?:it|them|this|the [\w ]{1,30}?|both|in|half|down))?[^,.;]*?\b(?:together|flat|into|onto|down into|in half|in the (?:tin|dish|mould)|over the base|out to)\b(?! a tin lid)
