@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises'
 import { expect, test } from '@playwright/test'
-import { openMoussaka } from './bench'
+import { openFile, openMoussaka, waitSaved } from './bench'
 
 test('cook: the day is planned backwards from serving, anew for other hands, and handed on', async ({
   page,
@@ -87,4 +87,35 @@ test('cook: another dish on the same day, a task put elsewhere, undone; all of i
   await expect(card.getByRole('status')).toContainText(/erved at|does not fit/)
   await card.getByRole('button', { name: 'Leave it' }).click()
   await expect(card).toHaveCount(0)
+})
+
+test('cook: a long step by other means of the kitchen, for this day; kept over a reload, and as written again', async ({
+  page,
+}) => {
+  await page.goto('/')
+  await openFile(
+    page,
+    'bean-pot.md',
+    '# Bean pot\n\nServes 4\n\n## Ingredients\n\n- 600 g canned black beans\n- 400 ml water\n- 1 onion, chopped\n- 20 g olive oil\n\n## Method\n\n1. Sweat the onion in the oil for 8 minutes.\n2. Add the beans and water and simmer for 90 minutes.\n',
+  )
+  await expect(page.getByLabel('Name of the dish')).toHaveValue('Bean pot')
+  await page.keyboard.press('Alt+4')
+  await page.getByLabel('Served at').fill('2026-06-18T13:00')
+  const list = page.getByRole('group', { name: 'By the clock' })
+  await expect(list.getByRole('listitem').filter({ hasText: /^\d\d:\d\d.?Simmer/ })).toHaveCount(1)
+  await page.getByRole('button', { name: /^Pressure-cook instead of simmer: .*: do it so$/ }).click()
+  await expect(list.getByRole('listitem').filter({ hasText: /^\d\d:\d\d.?Pressure-cook/ })).toHaveCount(1)
+  await expect(list.getByRole('listitem').filter({ hasText: /^\d\d:\d\d.?Simmer/ })).toHaveCount(0)
+  await waitSaved(page)
+  await page.reload()
+  const asWritten = page.getByRole('button', { name: /^Pressure-cook.*: as written$/ })
+  await expect(asWritten).toBeVisible()
+  // The dish itself still says what it said.
+  await page.keyboard.press('Alt+3')
+  await expect(page.getByRole('textbox', { name: 'Step 2', exact: true })).toHaveValue(
+    /simmer for 90 minutes/,
+  )
+  await page.keyboard.press('Alt+4')
+  await asWritten.click()
+  await expect(list.getByRole('listitem').filter({ hasText: /^\d\d:\d\d.?Simmer/ })).toHaveCount(1)
 })

@@ -111,6 +111,7 @@ const printed = ({ tasks, ...rest }: DayPlan) => ({
   waits: rest.waits.map(({ fromMin, ...wait }) => ({ ...wait, from: iso(fromMin) })),
   stations: rest.stations,
   heldBy: rest.heldBy,
+  otherWays: rest.otherWays,
 })
 
 /** What `frijol plan` prints of dishes: the day on the clock; its sheet with --as md, a calendar with --as ics. */

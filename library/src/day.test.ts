@@ -1,4 +1,14 @@
-import { type DayAsk, type DayPlan, daySheet, dayToIcal, NEAR, planDay, resourcesOf } from '@frijol/core/day'
+import {
+  type DayAsk,
+  type DayPlan,
+  daySheet,
+  dayToIcal,
+  inOtherWays,
+  NEAR,
+  planDay,
+  preheatMin,
+  resourcesOf,
+} from '@frijol/core/day'
 import { assess } from '@frijol/core/assess'
 import { readRecipes } from '@frijol/core/interchange'
 import { defaultKitchen, type Dish } from '@frijol/core/model'
@@ -176,7 +186,7 @@ describe('who is needed, and where', () => {
 
   it('looks once in the middle where one look is all there is time for', () => {
     const tasks = roastTasks(28)
-    const main = tasks.find(({ kind, tempC }) => kind === 'by-itself' && tempC !== null)
+    const main = tasks.find(({ kind, stepId }) => kind === 'by-itself' && stepId !== null)
     const looks = tasks.filter(({ kind }) => kind === 'check')
     expect(looks).toHaveLength(1)
     const at = ((looks[0]?.startMin ?? 0) - (main?.startMin ?? 0)) / 28
@@ -189,6 +199,126 @@ describe('who is needed, and where', () => {
       ['600 g cauliflower', '20 g olive oil'],
       [`Roast the cauliflower with the oil at 200 °C for ${minutes} minutes.`],
     )
+})
+
+describe('an oven that is hot in time', () => {
+  const heatings = ({ tasks }: DayPlan) => tasks.filter(({ id }) => id.endsWith(':heat'))
+  const roastsOf = ({ tasks }: DayPlan) =>
+    tasks.filter(({ kind, stepId, tempC }) => kind === 'by-itself' && stepId !== null && tempC !== null)
+
+  it('is set so long before the food goes in, and not much earlier', () => {
+    const plan = day([roast('Cauliflower', 200)])
+    const [heating] = heatings(plan)
+    const [food] = roastsOf(plan)
+    expect(heating?.label).toBe('Oven comes to 200 °C')
+    expect(heating?.task.durationMin).toBe(preheatMin(200))
+    const stands = (food?.startMin ?? 0) - (heating?.endMin ?? 0)
+    expect(stands).toBeGreaterThanOrEqual(0)
+    expect(stands).toBeLessThanOrEqual(15)
+    expect(plan.tasks.find(({ id }) => id === `${heating?.id ?? ''}:on`)?.endMin).toBe(heating?.startMin)
+    expectSound(plan)
+  })
+
+  it('is heated once for what agrees, and brought to the next for what does not', () => {
+    const near = day([roast('Cauliflower', 190), roast('Parsnips', 200)])
+    expect(heatings(near)).toHaveLength(1)
+    const far = day([roast('Cauliflower', 150), roast('Parsnips', 230)])
+    expect(heatings(far)).toHaveLength(2)
+    // Nothing bakes while the oven is on its way, and what bakes next follows soon.
+    for (const heating of heatings(far)) {
+      for (const food of roastsOf(far))
+        if (Math.abs((food.tempC ?? 0) - (heating.tempC ?? 0)) > 20)
+          expect(food.endMin <= heating.startMin || food.startMin >= heating.endMin).toBe(true)
+      const [next] = roastsOf(far)
+        .filter(({ startMin }) => startMin >= heating.endMin)
+        .sort((x, y) => x.startMin - y.startMin)
+      expect(next?.tempC).toBe(heating.tempC)
+    }
+    // From hot it takes less than from cold.
+    expect(heatings(far).map(({ task }) => task.durationMin)).not.toEqual([preheatMin(150), preheatMin(230)])
+    expectSound(far)
+  })
+
+  it('takes longer the hotter it is to be, and nothing where nothing is baked', () => {
+    expect(preheatMin(230)).toBeGreaterThan(preheatMin(150))
+    expect(preheatMin(190, 180)).toBe(1)
+    expect(heatings(day([STEW]))).toEqual([])
+  })
+
+  it('is not told among what waits', () => {
+    expect(day([roast('Cauliflower', 200)]).waits.every(({ label }) => !label.startsWith('Oven'))).toBe(true)
+  })
+})
+
+describe('a step that other means would do', () => {
+  const withPot = {
+    library,
+    kitchen: {
+      ...defaultKitchen,
+      equipment: [
+        ...defaultKitchen.equipment.filter(({ kind }) => kind !== 'pressure-pot'),
+        {
+          id: 'pot-p',
+          kind: 'pressure-pot' as const,
+          label: 'pressure cooker',
+          count: 1,
+          areaDm2: null,
+          capacityG: 6000,
+          powerKw: null,
+          isFan: false,
+          offsetC: 0,
+        },
+      ],
+    },
+  }
+  const SLOW = recipe(
+    'Bean pot',
+    ['600 g canned black beans', '400 ml water', '1 onion, chopped', '20 g olive oil'],
+    ['Sweat the onion in the oil for 8 minutes.', 'Add the beans and water and simmer for 90 minutes.'],
+  )
+  const asked = { dishes: [SLOW], anchor: { kind: 'serve' as const, at: SERVE }, cooks: 1, away: [] }
+
+  it('is told with what it saves, and saves that when it is done so', () => {
+    const plan = planDay(asked, withPot)
+    const [way] = plan.otherWays
+    // What lies in its own broth is not steamed.
+    expect(plan.otherWays.map(({ operation }) => operation)).toEqual(['pressure-cook'])
+    expect(way?.label).toMatch(/^Pressure-cook instead of simmer: .*beans/i)
+    if (way === undefined) throw new Error('no other way')
+    const changed = inOtherWays(SLOW, [way], withPot)
+    const sooner = planDay({ ...asked, dishes: [changed] }, withPot)
+    expect(plan.spanMin - sooner.spanMin).toBeCloseTo(way.shorterMin, -0.5)
+    expect(way.shorterMin).toBeGreaterThan(30)
+  })
+
+  it('takes the same foods, and leaves every other step as it is written', () => {
+    const [way] = planDay(asked, withPot).otherWays
+    if (way === undefined) throw new Error('no other way')
+    const [before, after] = [SLOW, inOtherWays(SLOW, [way], withPot)].map(
+      (dish) => assess(dish, library, withPot.kitchen).parts[0]?.steps ?? [],
+    )
+    const taken = (steps: typeof before) => steps?.map(({ takes }) => takes.map(({ name }) => name).sort())
+    expect(taken(after)).toEqual(taken(before))
+    expect(after?.map(({ stepId }) => stepId)).toEqual(before?.map(({ stepId }) => stepId))
+    expect(after?.[0]).toEqual(before?.[0])
+  })
+
+  it('is not told where the kitchen has no such pot, or the step ends by itself', () => {
+    const without = {
+      ...withPot,
+      kitchen: {
+        ...withPot.kitchen,
+        equipment: withPot.kitchen.equipment.filter(({ kind }) => kind !== 'pressure-pot'),
+      },
+    }
+    expect(planDay(asked, without).otherWays.map(({ operation }) => operation)).not.toContain('pressure-cook')
+  })
+
+  it('forgets a way of a step that is gone', () => {
+    expect(
+      inOtherWays(SLOW, [{ dishId: SLOW.id, partId: 'gone', stepId: 'gone', operation: 'steam' }], withPot),
+    ).toBe(SLOW)
+  })
 })
 
 describe('one oven, two temperatures', () => {
@@ -204,7 +334,9 @@ describe('one oven, two temperatures', () => {
     // Hotter is sooner, cooler is later.
     if (one.tempC > one.ownC) expect(one.minutes).toBeLessThan(30)
     else expect(one.minutes).toBeGreaterThan(30)
-    const roasts = shared.tasks.filter(({ kind, tempC }) => kind === 'by-itself' && tempC !== null)
+    const roasts = shared.tasks.filter(
+      ({ kind, tempC, stepId }) => kind === 'by-itself' && tempC !== null && stepId !== null,
+    )
     expect(new Set(roasts.map(({ tempC }) => tempC)).size).toBe(1)
     const [first, second] = roasts
     expect(Math.min(first?.endMin ?? 0, second?.endMin ?? 0)).toBeGreaterThan(

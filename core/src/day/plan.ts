@@ -1,14 +1,10 @@
 import { assess } from '../assess'
 import type { DayTask, Dish, Kitchen, Library, TimedTask } from '../model'
-import {
-  plan,
-  PlanFault,
-  type Planned,
-  type PlanOptions,
-  type PlanProblem,
-  type PlanResource,
-} from '../schedule'
+import { PlanFault, type PlanOptions, type PlanProblem, type PlanResource } from '../schedule'
+import { inOtherWays, type Mode, modesOf } from './modes'
+import { heldBy, timed } from './heldBy'
 import { type OvenChoice, ovenChoices, type Stretched } from './sharedOven'
+import { isHeating, withPreheating } from './preheat'
 import { PLATE_MIN } from './table'
 import { COOK, NEAR, resourcesOf, tasksOf } from './tasks'
 
@@ -67,6 +63,8 @@ export interface DayPlan {
   readonly lowerBoundMin: number
   readonly isOptimal: boolean
   readonly isCut: boolean
+  /** Steps that other means of this kitchen would do sooner, and by how much the day would be shorter. */
+  readonly otherWays: readonly (Mode & { readonly shorterMin: number })[]
   /** Steps that share the oven at another temperature than their own, with the time that makes up for it. */
   readonly stretched: readonly Stretched[]
 }
@@ -86,88 +84,12 @@ const DAY_EFFORT = 8000
 const MINUTE_MS = 60_000
 /** Away windows further back than this from serving are of no use, min. */
 const FARTHEST = 5 * 1440
-/** Effort of the question what would make it shorter, for each resource. */
-const ASIDE = 250
-const LEAST_SHORTER = 3
 const LEAST_WAIT = 3
 
 export const minuteOf = (iso: string): number => {
   const ms = Date.parse(iso)
   if (Number.isNaN(ms)) throw new PlanFault(`“${iso}” is no time.`, 'Write it as 2026-06-18T13:00:00+03:00.')
   return Math.round(ms / MINUTE_MS)
-}
-
-/** The same day run backwards: what is as early as can be there, is as late as can be here. */
-function mirrored(problem: PlanProblem): PlanProblem {
-  return {
-    ...problem,
-    tasks: problem.tasks.map((task) => ({
-      ...task,
-      after: problem.tasks.flatMap(({ id, after }) =>
-        after.flatMap((lag) => (lag.id === task.id ? [{ ...lag, id }] : [])),
-      ),
-    })),
-  }
-}
-
-/** Starts of the tasks, min from the anchor. */
-function timed(
-  problem: PlanProblem,
-  isServe: boolean,
-  options: PlanOptions,
-): { planned: Planned; starts: number[] } {
-  const planned = plan(isServe ? mirrored(problem) : problem, options)
-  const starts = planned.tasks.map(({ startMin, endMin }) => (isServe ? -endMin : startMin))
-  return { planned, starts }
-}
-
-/** How long the day would be otherwise, with little effort; null where that little finds no plan. */
-function endWith(problem: PlanProblem, isServe: boolean): number | null {
-  try {
-    return timed(problem, isServe, { effort: ASIDE }).planned.makespanMin
-  } catch (error) {
-    // More room cannot make a day impossible: it was not found in time, and nothing is said of it.
-    if (error instanceof PlanFault) return null
-    throw error
-  }
-}
-
-/** What would make the day shorter, the most first. */
-function heldBy(
-  problem: PlanProblem,
-  isServe: boolean,
-  spanMin: number,
-  label: (id: string) => string,
-): DayPlan['heldBy'] {
-  // What all tasks together do not fill holds nothing up.
-  const used = problem.resources.filter(
-    ({ id, capacity, sharedTemperature }) =>
-      problem.tasks.reduce((sum, { uses }) => sum + (uses[id] ?? 0), 0) > (sharedTemperature ? 1 : capacity),
-  )
-  const attempts = used.flatMap((resource) => {
-    const others = (change: Partial<typeof resource>) =>
-      problem.resources.map((one) => (one.id === resource.id ? { ...one, ...change } : one))
-    return [
-      {
-        what: resource.id === COOK ? 'another pair of hands' : `one more: ${label(resource.id)}`,
-        resources: others({ capacity: resource.capacity + 1 }),
-      },
-      ...(resource.sharedTemperature
-        ? [
-            {
-              what: `one temperature for all in the ${label(resource.id)}`,
-              resources: others({ sharedTemperature: false }),
-            },
-          ]
-        : []),
-    ]
-  })
-  return attempts
-    .flatMap(({ what, resources }) => {
-      const shorterMin = spanMin - (endWith({ ...problem, resources }, isServe) ?? spanMin)
-      return shorterMin >= LEAST_SHORTER ? [{ what, shorterMin }] : []
-    })
-    .sort((a, b) => b.shorterMin - a.shorterMin)
 }
 
 /** A fault in the words of the day: labels in the place of ids. */
@@ -239,22 +161,36 @@ export function planDay(
   const windows = new Map(
     (ask.held ?? []).map(({ id, startMin }) => [id, { from: startMin, until: startMin }]),
   )
-  const placed = (dishes: readonly Dish[], wants: PlanOptions, reasons: boolean): DayPlan =>
-    placeTasks(
-      {
-        tasks: tasksOfAll(dishes, { library, kitchen }, resources),
-        resources,
-        isServe,
-        anchorMin,
-        away: ask.away,
-        windows,
-        kitchen,
-        asksWhy: reasons,
-      },
-      wants,
-    )
+  const placed = (dishes: readonly Dish[], wants: PlanOptions, reasons: boolean): DayPlan => {
+    const tasks = tasksOfAll(dishes, { library, kitchen }, resources)
+    const on = (clock: readonly DayTask[], asks: boolean, how: PlanOptions): DayPlan =>
+      placeTasks(
+        { tasks: clock, resources, isServe, anchorMin, away: ask.away, windows, kitchen, asksWhy: asks },
+        how,
+      )
+    // A plan that takes the oven for hot says where it is not.
+    const hot = usesOven(tasks, resources)
+      ? tried(() =>
+          on(tasks, false, {
+            ...wants,
+            effort: (wants.effort ?? effort) * HOT_SHARE,
+            // Its plans are not told: they have no heating in them.
+            onBetter: () => undefined,
+          }),
+        )
+      : null
+    const heated = hot === null ? tasks : withPreheating(tasks, hot.tasks, resources)
+    return (heated === tasks ? null : tried(() => on(heated, reasons, wants))) ?? on(tasks, reasons, wants)
+  }
   const own = placed(ask.dishes, options, asksWhy)
   if (!asksWhy) return own
+  const bench = { library, kitchen }
+  const instead = (mode: Mode): Dish[] => ask.dishes.map((dish) => inOtherWays(dish, [mode], bench))
+  const otherWays = modesOf(ask.dishes, bench).flatMap((mode) => {
+    const plan = tried(() => placed(instead(mode), { ...options, effort: effort * CHOICE_SHARE }, false))
+    const shorterMin = own.spanMin - (plan?.spanMin ?? own.spanMin)
+    return shorterMin >= LEAST_GAIN ? [{ ...mode, shorterMin }] : []
+  })
   // Roasts at temperatures apart wait for one another: at a common one they may not have to.
   let best: { plan: DayPlan; choice: OvenChoice } | null = null
   for (const choice of ovenChoices(ask.dishes, library, kitchen)) {
@@ -262,11 +198,22 @@ export function planDay(
     const least = best?.plan.spanMin ?? own.spanMin - LEAST_GAIN
     if (plan !== null && plan.spanMin <= least) best = { plan, choice }
   }
-  if (best === null) return own
+  if (best === null) return { ...own, otherWays }
   const { choice } = best
   const shared = tried(() => placed(choice.dishes, options, true)) ?? best.plan
-  return { ...(shared.spanMin <= best.plan.spanMin ? shared : best.plan), stretched: choice.stretched }
+  return {
+    ...(shared.spanMin <= best.plan.spanMin ? shared : best.plan),
+    otherWays,
+    stretched: choice.stretched,
+  }
 }
+
+/** Of the effort of a day, for the plan that takes the oven for hot. */
+const HOT_SHARE = 0.2
+const usesOven = (tasks: readonly DayTask[], resources: readonly PlanResource[]): boolean =>
+  resources.some(
+    ({ id, sharedTemperature }) => sharedTemperature && tasks.some(({ task }) => (task.uses[id] ?? 0) > 0),
+  )
 
 /** Another oven temperature is worth it for so many minutes of the day. Practice. */
 const LEAST_GAIN = 5
@@ -324,7 +271,7 @@ export function placeTasks(placing: Placing, options: PlanOptions): DayPlan {
       ? []
       : task.task.after.flatMap(({ id, maxLagMin }): Wait[] => {
           const before = byId.get(id)
-          if (before === undefined || before.kind === 'check') return []
+          if (before === undefined || before.kind === 'check' || isHeating(before)) return []
           const minutes = task.startMin - before.endMin
           return minutes >= LEAST_WAIT
             ? [{ label: before.label, fromMin: before.endMin, minutes, mostMin: maxLagMin }]
@@ -352,6 +299,7 @@ export function placeTasks(placing: Placing, options: PlanOptions): DayPlan {
     lowerBoundMin: planned.lowerBoundMin,
     isOptimal: planned.isOptimal,
     isCut: planned.isCut,
+    otherWays: [],
     stretched: [],
   }
 }

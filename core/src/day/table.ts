@@ -19,6 +19,14 @@ export const STATIONS: Readonly<Record<Medium, readonly ('hob' | 'oven' | 'fridg
 /** A dish goes in together with others at this much above or below its own temperature, C. Practice: cooks' ovens swing as much. */
 export const OVEN_BAND_C = 10
 
+/** How fast a kitchen's oven heats, C a minute, from where, and from which temperature on it is waited for. Practice. */
+export const PREHEAT_C_PER_MIN = 14
+export const ROOM_C = 20
+export const PREHEAT_FROM_C = 80
+/** An oven is taken for hot so long after food came out, and may stand hot so long before food goes in, min. Practice. */
+export const STAYS_HOT_MIN = 15
+export const HEAT_WAITS_MIN = 15
+
 /** Putting it on, taking it off: hands at the beginning of what then goes by itself, min. Practice. */
 export const SET_UP_MIN = 2
 

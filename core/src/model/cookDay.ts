@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { Dish } from './dish'
+import { OperationId } from './method'
 import { PlanTask } from './planTask'
 
 const id = z.string().min(1).max(64)
@@ -40,6 +41,10 @@ export const TimedTask = z.strictObject({
 })
 export type TimedTask = z.infer<typeof TimedTask>
 
+/** A step that a day does by other means than its dish says. */
+export const DayWay = z.strictObject({ dishId: id, partId: id, stepId: id, operation: OperationId })
+export type DayWay = z.infer<typeof DayWay>
+
 /** What a day is planned by. Times are of the clock on the wall, "2026-06-18T13:00". */
 export const DaySettings = z.strictObject({
   anchor: z.strictObject({
@@ -51,6 +56,8 @@ export const DaySettings = z.strictObject({
   night: z.strictObject({ from: hour, to: hour }).nullable(),
   /** Tasks that the person has put at a time. */
   held: z.array(z.strictObject({ id: taskId, startMin: minute })).max(40),
+  /** Added later: absent in days of before. */
+  ways: z.array(DayWay).max(40).default([]),
 })
 export type DaySettings = z.infer<typeof DaySettings>
 

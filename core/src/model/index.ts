@@ -25,6 +25,7 @@ export {
   DayMeasure,
   DayNote,
   DaySettings,
+  DayWay,
   DayTask,
   Leftover,
   MEASURED_KINDS,

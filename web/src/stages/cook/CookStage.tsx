@@ -1,11 +1,19 @@
-import { batchDishes, type DayPlan, daySheet, dayToIcal, spell, stretchedWords } from '@frijol/core/day'
+import {
+  batchDishes,
+  type DayPlan,
+  daySheet,
+  dayToIcal,
+  inOtherWays,
+  spell,
+  stretchedWords,
+} from '@frijol/core/day'
 import type { Dish, TimedTask } from '@frijol/core/model'
 import { settingWords } from '@frijol/core/series'
 import { clsx } from 'clsx'
 import { CalendarDays, CookingPot, Printer } from 'lucide-react'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
-import { run, useDish, useDishNames } from '../../store'
+import { run, useDish, useDishNames, useKitchenStore, useLibrary } from '../../store'
 import { dayCommands, sessionOf, useDayDishes, useDayPlan, useDaySettings, useOpenDay } from '../../store/day'
 import { seriesCommands } from '../../store/learn'
 import {
@@ -43,7 +51,13 @@ export function CookStage() {
   const hasSteps = dish.parts.some(({ steps }) => steps.length > 0)
   const planning = useDaySettings()
   const { settings, day: document } = planning
-  const dishes = useDayDishes(dish, document?.dishIds ?? [dish.id], document?.batches)
+  const written = useDayDishes(dish, document?.dishIds ?? [dish.id], document?.batches)
+  const library = useLibrary()
+  const kitchen = useKitchenStore((state) => state.kitchen)
+  const dishes = useMemo(
+    () => written.map((one) => inOtherWays(one, settings.ways, { library, kitchen })),
+    [written, settings.ways, library, kitchen],
+  )
   const { value, hasFailed, isWorking } = useDayPlan(dishes, hasSteps ? settings : null)
   const plan = value?.ok === true ? value.plan : null
   const navigate = useNavigate()
@@ -333,6 +347,11 @@ const MOST_WAITS = 5
 function Beside({ plan, planning, setMoving, isWorking }: Omit<PlannedProps, 'dishes' | 'moving'>) {
   const { held, onLetGo } = holdingOf(planning)
   const begins = dayBegins(plan)
+  // What the day does by other means than the dish says, as its tasks are called now.
+  const otherwise = planning.settings.ways.flatMap(({ stepId, dishId }) => {
+    const task = plan.tasks.find(({ id }) => id === `${dishId}:${stepId}`)
+    return task === undefined ? [] : [{ stepId, label: task.label, dish: task.dish }]
+  })
   const before = plan.tasks.filter(({ startMin }) => startMin < begins)
   return (
     <div className="grid gap-3">
@@ -353,7 +372,7 @@ function Beside({ plan, planning, setMoving, isWorking }: Omit<PlannedProps, 'di
         <CardTitle title="Why not sooner" />
         {isWorking ? (
           <p className="m-0 text-sm text-ink-2">Looking …</p>
-        ) : plan.heldBy.length === 0 ? (
+        ) : plan.heldBy.length + plan.otherWays.length === 0 ? (
           <p className="m-0 text-sm text-ink-2">
             Each step waits for the one before it: more hands or room would change nothing.
           </p>
@@ -364,9 +383,46 @@ function Beside({ plan, planning, setMoving, isWorking }: Omit<PlannedProps, 'di
                 With {what}: <b>{spell(shorterMin)} shorter</b>
               </li>
             ))}
+            {plan.otherWays.map(({ dishId, partId, stepId, operation, label, dish, shorterMin }) => (
+              <li
+                key={`${stepId} ${operation}`}
+                className="border-t border-line/60 py-1.5 first:border-0 first:pt-0"
+              >
+                {label} <span className="text-ink-2">({dish})</span>: <b>{spell(shorterMin)} shorter</b>
+                <Button
+                  className="mt-1 ml-auto block"
+                  aria-label={`${label}: do it so`}
+                  onClick={() =>
+                    void planning.run(dayCommands.doOtherwise({ dishId, partId, stepId, operation }))
+                  }
+                >
+                  Do it so
+                </Button>
+              </li>
+            ))}
           </ul>
         )}
       </Card>
+      {otherwise.length > 0 && (
+        <Card className="px-3.5 py-3">
+          <CardTitle title="Done otherwise" />
+          <ul className="m-0 list-none p-0 text-sm">
+            {otherwise.map(({ stepId, label, dish }) => (
+              <li key={stepId} className="flex items-center gap-2 border-b border-line/60 py-1 last:border-0">
+                <span className="min-w-0 flex-1">
+                  {label} <span className="text-ink-2">({dish})</span>
+                </span>
+                <Button
+                  aria-label={`${label}: as written`}
+                  onClick={() => void planning.run(dayCommands.doAsWritten(stepId))}
+                >
+                  As written
+                </Button>
+              </li>
+            ))}
+          </ul>
+        </Card>
+      )}
       {plan.stretched.length > 0 && (
         <Card className="px-3.5 py-3">
           <CardTitle title="Sharing the oven" />

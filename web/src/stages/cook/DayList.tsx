@@ -27,7 +27,7 @@ export function DayList({ tasks, label, namesDishes, held, onMove, onLetGo }: Da
               .filter(({ startMin }) => day(startMin) === one)
               .map((task) => {
                 const { id, kind, label: words, part, startMin, endMin } = task
-                const { stationLabel, station, tempC, attendance, dish } = task
+                const { stationLabel, station, tempC, attendance, dish, stepId } = task
                 return (
                   <li
                     key={id}
@@ -40,7 +40,7 @@ export function DayList({ tasks, label, namesDishes, held, onMove, onLetGo }: Da
                         {namesDishes && kind !== 'plate' ? `, ${dish.toLowerCase()}` : ''}
                         {part === '' || part === dish ? '' : `, ${part.toLowerCase()}`}
                         {station === 'counter' ? '' : `, ${stationLabel}`}
-                        {tempC === null ? '' : ` at ${Math.round(tempC)} °C`}
+                        {tempC === null || stepId === null ? '' : ` at ${Math.round(tempC)} °C`}
                       </span>
                     </span>
                     {kind === 'by-itself' ? (

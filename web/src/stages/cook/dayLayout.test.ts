@@ -36,6 +36,7 @@ function planOf(tasks: readonly TimedTask[]): DayPlan {
     lowerBoundMin: 0,
     isOptimal: true,
     isCut: false,
+    otherWays: [],
     stretched: [],
   }
 }

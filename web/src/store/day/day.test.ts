@@ -47,6 +47,7 @@ const settings = {
   cooks: 1,
   night: null,
   held: [],
+  ways: [],
 }
 const dayOf = (id: string) => ({
   format: 'frijol/day' as const,
@@ -98,6 +99,19 @@ describe('a day as a document', () => {
     await flushDay()
     const stored = await dayRepository.read('d1')
     expect(stored.kind === 'row' && stored.row.value.settings).toMatchObject({ cooks: 2, held: [] })
+  })
+
+  it('does a step otherwise for the day, the last way counts, and as written again', async () => {
+    const way = { dishId: 'moussaka', partId: 'p', stepId: 's1', operation: 'steam' as const }
+    runDay(dayCommands.doOtherwise(way))
+    runDay(dayCommands.doOtherwise({ ...way, operation: 'pressure-cook' }))
+    expect(useOpenDay.getState().value?.settings.ways).toEqual([{ ...way, operation: 'pressure-cook' }])
+    expect(undoDay()).toBe('do a step otherwise')
+    expect(useOpenDay.getState().value?.settings.ways).toEqual([way])
+    runDay(dayCommands.doAsWritten('s1'))
+    await flushDay()
+    const stored = await dayRepository.read('d1')
+    expect(stored.kind === 'row' && stored.row.value.settings.ways).toEqual([])
   })
 
   it('refuses what a backup would not restore', () => {

@@ -7,6 +7,7 @@ import type {
   DayMeasure,
   DayNote,
   DaySettings,
+  DayWay,
   Leftover,
   TimedTask,
   Trial,
@@ -54,6 +55,21 @@ export const holdTask = (taskId: string, startMin: number | null): DayCommand =>
   apply: ({ settings }) => {
     settings.held = settings.held.filter(({ id }) => id !== taskId)
     if (startMin !== null) settings.held.push({ id: taskId, startMin })
+  },
+})
+
+/** Does a step by other means than its dish says, this day. */
+export const doOtherwise = (way: DayWay): DayCommand => ({
+  label: 'do a step otherwise',
+  apply: ({ settings }) => {
+    settings.ways = [...settings.ways.filter(({ stepId }) => stepId !== way.stepId), way]
+  },
+})
+/** Does a step as its dish says again. */
+export const doAsWritten = (stepId: string): DayCommand => ({
+  label: 'do a step as written',
+  apply: ({ settings }) => {
+    settings.ways = settings.ways.filter((way) => way.stepId !== stepId)
   },
 })
 

@@ -21,7 +21,13 @@ function usualSettings(): DaySettings {
   const at = new Date()
   at.setDate(at.getDate() + 1)
   at.setHours(HOUR_SERVED, 0, 0, 0)
-  return { anchor: { kind: 'serve', at: fieldOf(at) }, cooks: 1, night: { from: 22, to: 7 }, held: [] }
+  return {
+    anchor: { kind: 'serve', at: fieldOf(at) },
+    cooks: 1,
+    night: { from: 22, to: 7 },
+    held: [],
+    ways: [],
+  }
 }
 /** What a day is planned by before anything is set: the same as long as the page is open. */
 const usual = usualSettings()

@@ -1,0 +1,106 @@
+import type { DayTask, PlanLag, TimedTask } from '../model'
+import type { PlanResource } from '../schedule'
+import { COOK } from './tasks'
+import {
+  HEAT_WAITS_MIN,
+  OVEN_BAND_C,
+  PREHEAT_C_PER_MIN,
+  PREHEAT_FROM_C,
+  ROOM_C,
+  STAYS_HOT_MIN,
+} from './table'
+
+/** Minutes until an oven is as hot as that, from another temperature or from cold. */
+export const preheatMin = (tempC: number, fromC: number = ROOM_C): number =>
+  Math.max(1, Math.ceil(Math.abs(tempC - fromC) / PREHEAT_C_PER_MIN))
+
+/** What goes into an oven, in the order of a plan that takes it for hot. */
+const inOven = (planned: readonly TimedTask[], oven: string): TimedTask[] =>
+  planned
+    .filter(({ kind, tempC, task }) => kind !== 'check' && tempC !== null && (task.uses[oven] ?? 0) > 0)
+    .sort((a, b) => a.startMin - b.startMin || a.endMin - b.endMin)
+
+interface Heating {
+  readonly oven: string
+  readonly before: TimedTask
+  readonly tempC: number
+  readonly minutes: number
+}
+
+/** Where an oven has to be brought to a temperature: it was cold, had cooled, or stood at another. */
+function heatingsOf(planned: readonly TimedTask[], oven: string): Heating[] {
+  let low = Number.NEGATIVE_INFINITY
+  let high = Number.NEGATIVE_INFINITY
+  let until = Number.NEGATIVE_INFINITY
+  return inOven(planned, oven).flatMap((before): Heating[] => {
+    const tempC = before.tempC ?? 0
+    const isHot = before.startMin - until <= STAYS_HOT_MIN
+    const agrees = isHot && tempC + OVEN_BAND_C >= low && tempC - OVEN_BAND_C <= high
+    const from = isHot ? (low + high) / 2 : ROOM_C
+    low = agrees ? Math.max(low, tempC - OVEN_BAND_C) : tempC - OVEN_BAND_C
+    high = agrees ? Math.min(high, tempC + OVEN_BAND_C) : tempC + OVEN_BAND_C
+    until = Math.max(until, before.endMin)
+    return agrees || tempC < PREHEAT_FROM_C ? [] : [{ oven, before, tempC, minutes: preheatMin(tempC, from) }]
+  })
+}
+
+function heatingTasks({ oven, before, tempC, minutes }: Heating): DayTask[] {
+  const id = heatingId(before.id)
+  const base = { dishId: before.dishId, dish: before.dish, part: '', stepId: null, station: oven, tempC }
+  return [
+    {
+      ...base,
+      id: `${id}:on`,
+      kind: 'work',
+      label: `Set the oven to ${tempC} °C`,
+      text: `It takes about ${minutes} minutes.`,
+      attendance: 'hands',
+      task: { id: `${id}:on`, durationMin: 1, uses: { [COOK]: 1 }, tempC: null, after: [], window: null },
+    },
+    {
+      ...base,
+      id,
+      kind: 'by-itself',
+      label: `Oven comes to ${tempC} °C`,
+      text: 'Food goes in when it is there, not before.',
+      attendance: 'alone',
+      task: {
+        id,
+        durationMin: minutes,
+        uses: { [oven]: 1 },
+        tempC: { low: tempC - OVEN_BAND_C, high: tempC + OVEN_BAND_C },
+        after: [{ id: `${id}:on`, minLagMin: 0, maxLagMin: 0 }],
+        window: null,
+      },
+    },
+  ]
+}
+
+const heatingId = (taskId: string): string => `${taskId}:heat`
+export const isHeating = ({ id, stepId }: Pick<DayTask, 'id' | 'stepId'>): boolean =>
+  stepId === null && id.endsWith(':heat')
+
+/**
+ * The tasks with an oven that is brought to its temperature in time.
+ *
+ * @param planned the same tasks on the clock as if the oven were always hot: they say where it is cold, or at another heat
+ * @returns the tasks, and before each that finds it so its heating, from the time when it is set
+ */
+export function withPreheating(
+  tasks: readonly DayTask[],
+  planned: readonly TimedTask[],
+  resources: readonly PlanResource[],
+): DayTask[] {
+  const heatings = resources
+    .filter(({ sharedTemperature }) => sharedTemperature)
+    .flatMap(({ id }) => heatingsOf(planned, id))
+  const heated = new Set(heatings.map(({ before }) => before.id))
+  return [
+    ...heatings.flatMap(heatingTasks),
+    ...tasks.map((one) => {
+      if (!heated.has(one.id)) return one
+      const lag: PlanLag = { id: heatingId(one.id), minLagMin: 0, maxLagMin: HEAT_WAITS_MIN }
+      return { ...one, task: { ...one.task, after: [...one.task.after, lag] } }
+    }),
+  ]
+}
