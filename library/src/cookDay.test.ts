@@ -128,7 +128,13 @@ describe('a day that is cooked', () => {
       createdAt: '2026-06-18T08:00:00Z',
       updatedAt: '2026-06-18T08:00:00Z',
       dishIds: [SUPPER.id],
-      settings: { anchor: { kind: 'serve', at: '2026-06-18T13:00' }, cooks: 1, night: null, held: [], ways: [] },
+      settings: {
+        anchor: { kind: 'serve', at: '2026-06-18T13:00' },
+        cooks: 1,
+        night: null,
+        held: [],
+        ways: [],
+      },
       batches: [],
       session: fresh,
     }
