@@ -492,3 +492,63 @@ describe('said in other kitchens', () => {
     expect(boil.massInG).toBeGreaterThan(500)
   })
 })
+
+describe('what blogs say', () => {
+  it.each([['1 flax egg (1 tbsp ground flax + 3 tbsp water)'], ['1 tbsp ground flaxseed\n3 tbsp water']])(
+    'a flax egg is its seed and its water: %s',
+    (egg) => {
+      const part = read(
+        `240 g cooked black beans\n${egg}\n50 g breadcrumbs`,
+        'Make the flax egg and set aside for 5 minutes. Mash the beans with the flax egg and breadcrumbs.',
+      )
+      expect(part.steps[0]?.operation).toBe('mix')
+      expect(part.steps.at(-1)?.massInG).toBeGreaterThan(335)
+    },
+  )
+
+  it('warms a sauce through, and not the pasta that stands by', () => {
+    const warm = step(
+      '250 g tagliatelle\n500 g chestnut mushrooms\n150 ml oat cream',
+      'Cook the pasta. Meanwhile fry the mushrooms for 10 minutes. Stir through the oat cream and warm through. Drain the pasta and toss with the sauce.',
+      'heat',
+    )
+    expect(warm.massInG).toBeLessThan(650)
+  })
+
+  it('lifts steaks of gluten out of the broth that they were added to', () => {
+    const found = readRecipes(
+      'Steaks\n\n180 g vital wheat gluten\n30 g chickpea flour\n240 ml vegetable broth\nFor simmering:\n1.4 l vegetable broth\n60 ml soy sauce\nFor searing:\n2 tbsp oil\n\nMix the gluten, the flour and the 240 ml broth and knead for 3 minutes. Cut into 4 pieces.\nBring the 1.4 l broth and the soy sauce to a simmer. Add the steaks and simmer gently for 45 minutes. Let cool in the broth.\nHeat the oil in a skillet. Pat the steaks dry and sear for 4 minutes per side.',
+      mixContext(),
+    )
+    const dish = found.ok ? found.value[0] : undefined
+    const { cookedMassG } = dish === undefined ? { cookedMassG: 0 } : assess(dish, library, defaultKitchen)
+    expect(cookedMassG).toBeGreaterThan(450)
+    expect(cookedMassG).toBeLessThan(760)
+  })
+
+  it('takes a few tablespoons, and then the rest', () => {
+    const part = read(
+      '800 ml coconut milk\n16 g tapioca starch',
+      'Whisk a few tablespoons of the coconut milk with the tapioca starch. Heat the rest of the coconut milk in a saucepan until it bubbles. Whisk in the starch mixture and cook for 3 minutes.',
+    )
+    expect(part.steps[0]?.massG).toBeLessThan(90)
+    expect(part.steps[1]?.massInG).toBeGreaterThan(700)
+  })
+
+  it('does one of two ways to cook it', () => {
+    const part = read(
+      '600 g cooked black beans\n60 g breadcrumbs',
+      'Mash the beans with the breadcrumbs and form into 6 patties. To bake: 190 °C for 20 minutes. To grill: cook for 8 minutes each side.',
+    )
+    expect(part.steps.at(-1)?.operation).toBe('roast')
+    expect(part.steps.map(({ operation }) => operation)).not.toContain('grill')
+  })
+
+  it('goes on whipping until it is stiff', () => {
+    const part = read(
+      '120 ml aquafaba\n150 g caster sugar',
+      'Whisk the aquafaba on high speed for 5 minutes until soft peaks form. Add the sugar and continue whisking for 8 minutes until stiff and glossy.',
+    )
+    expect(part.steps.map(({ operation }) => operation)).toEqual(['whip', 'whip'])
+  })
+})

@@ -79,7 +79,9 @@ function gather(writer: Writer, step: Step, at: number, uses: readonly StepUse[]
     }
     const taken = use.kind === 'step' ? writer.lot(use, step) : writer.part(use)
     if (taken === null) continue
-    const massG = weigh(taken.lot.rows)
+    // A broth that something is laid in weighs as listed broth does.
+    const isBroth = taken.lot.rows.every((row) => writer.rows[row]?.source.entry.isLiquid === true)
+    const massG = weigh(taken.lot.rows) * (isBroth ? LIQUOR_WEIGHT : 1)
     takes.push(taken.take)
     lot.rows.push(...taken.lot.rows)
     lot.hasLiquor ||= taken.lot.hasLiquor

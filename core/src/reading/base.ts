@@ -93,6 +93,9 @@ function takeInto(t: Taking, lot: Lot | undefined): void {
 
 /** "Stir in." "Pour it over." "Sprinkle over each bowl.": what is in hand goes to what was made before it. */
 function isOver({ t, clause, hand, rest, before, isMet, hasObject, hasPronoun }: At): boolean {
+  // "Warm through": how far, and not into what.
+  if (/^(?:warm|heat|cook|bake|steam)$/.test(clause.verb?.word ?? '') && /^\s*through\b/iu.test(rest))
+    return false
   if (OVER.test(rest) && before && !isMet) {
     t.join(hand)
     return true

@@ -41,6 +41,10 @@ const NO_ORDER =
 
 /** "Or bake at 180 C": another way of what was told before. */
 const OTHER_WAY = /^(?:or|alternatively|otherwise)\b/iu
+const TO_COOK =
+  /^\W*(?:to (?:bake|grill|fry|pan-?fry|air-?fry|deep-?fry|roast|steam|barbecue|microwave)|(?:oven|air fryer|grill|stovetop|pan) method)\s*:/iu
+const TO_COOK_BEFORE =
+  /(?:^|[.!?\n]\s*)(?:to (?:bake|grill|fry|pan-?fry|air-?fry|deep-?fry|roast|steam|barbecue|microwave)|(?:oven|air fryer|grill|stovetop|pan) method)\s*:/iu
 
 /** "Grill for 10 min, or bake at 190 C for 20": the second is another way. */
 const OR_ELSE = /,\s*or\s*$/iu
@@ -149,7 +153,9 @@ function clausesOf(
       NO_ORDER.test(words) ||
       KEEPS.test(words) ||
       (SHOULD.test(words) && !/^should (?:it|they|the)\b/iu.test(words)))
-  const isOtherWay = number > 0 && OTHER_WAY.test(words)
+  // "To bake: 190 C for 20 minutes. To grill: 8 minutes a side.": the first is done.
+  const isAnotherTo = TO_COOK.test(words) && TO_COOK_BEFORE.test(text.slice(0, sentence.from))
+  const isOtherWay = number > 0 && (OTHER_WAY.test(words) || isAnotherTo)
   const clauses: Clause[] = []
   let from = sentence.from
   let isElse = false

@@ -306,6 +306,34 @@ const EVERY = new Set([
   'glazes',
 ])
 
+const SEEDS: ReadonlySet<string> = new Set(['flax', 'flaxseed', 'linseed', 'chia'])
+/** Water of a seed egg is two to seven times the seed, by mass. Practice. */
+const EGG_WATER = [1.8, 7.5] as const
+
+/** "The flax egg": the ground seed and its water, of one line of the list or of two. */
+function seedEgg(here: Here): Answer {
+  const { token, next, scene, at, role } = here
+  if (!SEEDS.has(token.stem) || next?.stem !== 'egg') return null
+  const lines = [...new Set([...scene.names.values()].flat())].filter(({ kind }) => kind === 'line')
+  const seed = lines.find((of) => of.names.some((name) => name.some((word) => SEEDS.has(word))))
+  if (seed === undefined) return null
+  const seedG = seed.line?.mass?.value ?? 0
+  const isIts = (of: Named): boolean => {
+    const massG = of.line?.mass?.value ?? 0
+    return (
+      of.part === seed.part &&
+      (of.line?.line.text === seed.line?.line.text ||
+        (massG >= EGG_WATER[0] * seedG && massG <= EGG_WATER[1] * seedG))
+    )
+  }
+  const water = lines.find((of) => of.foodClass === 'water' && isIts(of))
+  const of = water === undefined ? [seed] : [seed, water]
+  return met(
+    { kind: 'named', of, isWhole: true, word: 'egg', made: null, product: null, at, role, said: ALL_OF_IT },
+    2,
+  )
+}
+
 const KEPT_FOR: ReadonlyMap<string, string> = new Map([
   ['glaze', 'glaz'],
   ['topping', 'top'],
@@ -359,6 +387,7 @@ const RULES = [
   beforeSide,
   side,
   water,
+  seedEgg,
   named,
   keptFor,
   wordFor,

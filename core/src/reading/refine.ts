@@ -173,6 +173,14 @@ export function refined(
   // "Let them cook till soft": in the pot where they boil.
   if (operation === 'sweat' && (last === 'boil' || last === 'simmer') && takes.lines.length === 0)
     return 'simmer'
+  // "Add the sugar and continue whisking until stiff": it goes on to be whipped.
+  if (
+    operation === 'mix' &&
+    last === 'whip' &&
+    /\b(?:whisk|whip|beat)/iu.test(doing.parsed.text.slice(doing.from, doing.to)) &&
+    /\b(?:stiff|peaks?|glossy)\b/iu.test(doing.parsed.text.slice(doing.from, doing.to))
+  )
+    return 'whip'
   const isTimed = durationsIn(words).length > 0
   // "Stir 4 min" in the pan where it fries: the heat goes on.
   if (

@@ -157,6 +157,7 @@ tie
   shape \b(?:knots?|rope)\b
   none
 make
+  mix \b(?:flax|flaxseed|linseed|chia) eggs?\b
   shape \b(?:balls?|patt(?:y|ies)|burgers?|ovals?|cakes?|logs?|sausages?|rounds?|dumplings?|koftas?|balls|discs?|nuggets?|fritters?)\b
   none
 scoop [noun]
