@@ -68,7 +68,7 @@ export function modesOf(dishes: readonly Dish[], { library, kitchen }: Bench): M
             stepId: step.id,
             operation,
             dish: dish.name,
-            label: foods === '' ? words : `${words}: ${foods}`,
+            label: `${words}: ${foods === '' ? part.name.toLowerCase() : foods}`,
             ownMin,
             minutes,
           },

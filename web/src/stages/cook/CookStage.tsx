@@ -386,11 +386,13 @@ function Beside({ plan, planning, setMoving, isWorking }: Omit<PlannedProps, 'di
             {plan.otherWays.map(({ dishId, partId, stepId, operation, label, dish, shorterMin }) => (
               <li
                 key={`${stepId} ${operation}`}
-                className="border-t border-line/60 py-1.5 first:border-0 first:pt-0"
+                className="grid gap-1 border-t border-line/60 py-1.5 first:border-0 first:pt-0"
               >
-                {label} <span className="text-ink-2">({dish})</span>: <b>{spell(shorterMin)} shorter</b>
+                <span>
+                  {label} <span className="text-ink-2">({dish})</span>: <b>{spell(shorterMin)} shorter</b>
+                </span>
                 <Button
-                  className="mt-1 ml-auto block"
+                  className="justify-self-end"
                   aria-label={`${label}: do it so`}
                   onClick={() =>
                     void planning.run(dayCommands.doOtherwise({ dishId, partId, stepId, operation }))
