@@ -9,14 +9,14 @@ test('from a recipe to an assessed formula and back to a file', async ({ page })
   const chew = readings.getByRole('button', { name: /^chewiness:/ })
   const salt = readings.getByRole('button', { name: /^Salt, all sources:/ })
   const gluten = page.getByRole('textbox', { name: /^Amount of vital wheat gluten/ })
-  const share = page.locator('li', { has: gluten }).locator('[title$="%"]')
+  const share = page.locator('li', { has: gluten }).locator('[data-share]')
 
   await expect(gluten).toHaveValue('6 tbsp')
   const before = {
     totals: await totals.innerText(),
     chew: await chew.getAttribute('aria-label'),
     salt: await salt.getAttribute('aria-label'),
-    share: await share.getAttribute('title'),
+    share: await share.getAttribute('style'),
   }
 
   // By keyboard alone: to the cell, type, leave.
@@ -29,7 +29,9 @@ test('from a recipe to an assessed formula and back to a file', async ({ page })
   expect(await totals.innerText()).not.toBe(before.totals)
   expect(await chew.getAttribute('aria-label')).not.toBe(before.chew)
   expect(await salt.getAttribute('aria-label')).not.toBe(before.salt)
-  expect(await share.getAttribute('title')).not.toBe(before.share)
+  expect(await share.getAttribute('style')).not.toBe(before.share)
+  await share.hover()
+  await expect(share).toHaveAttribute('title', /^\d+\.\d %$/)
 
   // Undo, and do it again.
   await page.keyboard.press('u')

@@ -64,7 +64,7 @@ export default defineConfig({
             {
               name: 'model',
               // Days at the counter and backups come with what shows them.
-              test: /[\\/]core[\\/]src[\\/]model[\\/](?!cookDay|planTask|tasting|backup)|node_modules[\\/]zod[\\/]/,
+              test: /[\\/]core[\\/]src[\\/]model[\\/](?!cookDay|planTask|tasting|backup)|node_modules[\\/](zod|fast-deep-equal)[\\/]/,
               priority: 3,
             },
             // What works dishes out is one chunk: it is always needed whole, and many small ones cost more.

@@ -190,6 +190,17 @@ describe('a method that is read again after an edit', () => {
     expect(turned).toBeGreaterThan(20)
   })
 
+  it('reads a seed egg again when its water is no longer its water', () => {
+    const dish = pasted(
+      'Mash\n\n240 g cooked black beans\n7 g ground flaxseed\n40 g water\n\nMethod\n1. Make the flax egg and set aside for 5 minutes.\n2. Mash the beans with the flax egg.',
+    )
+    const much = edited(dish, { step: 2, way: 'amount', word: '', place: 1 })
+    const more = edited(much, { step: 2, way: 'amount', word: '', place: 1 })
+    const first = read(dish, null)
+    expect(read(more, first.whole).uses).toEqual(read(more, null).uses)
+    expect(read(more, null).uses).not.toEqual(first.uses)
+  })
+
   it('keeps the steps whose words and bench are as they were', () => {
     const dish = pasted(RECIPES[0] ?? '')
     const first = read(dish, null)

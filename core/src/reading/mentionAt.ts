@@ -321,12 +321,14 @@ function seedEgg(here: Here): Answer {
   const isIts = (of: Named): boolean => {
     const massG = of.line?.mass?.value ?? 0
     return (
-      of.part === seed.part &&
-      (of.line?.line.text === seed.line?.line.text ||
-        (massG >= EGG_WATER[0] * seedG && massG <= EGG_WATER[1] * seedG))
+      of.line?.line.text === seed.line?.line.text ||
+      (massG >= EGG_WATER[0] * seedG && massG <= EGG_WATER[1] * seedG)
     )
   }
-  const water = lines.find((of) => of.foodClass === 'water' && isIts(of))
+  const waters = lines.filter((of) => of.foodClass === 'water' && of.part === seed.part)
+  // Other masses may be another reading.
+  for (const { id, line } of [seed, ...waters]) scene.reading.amounts.set(id, line?.mass?.value ?? 0)
+  const water = waters.find(isIts)
   const of = water === undefined ? [seed] : [seed, water]
   return met(
     { kind: 'named', of, isWhole: true, word: 'egg', made: null, product: null, at, role, said: ALL_OF_IT },

@@ -40,6 +40,7 @@ function ShareBar({ partId, lineId, massG, colour }: ShareBarProps) {
   const mostG = useContext(MostG)
   return (
     <span
+      data-share
       className="h-2 rounded-md max-sm:hidden"
       style={{
         // One box and no clip: forty of them move with every key in the largest line.
