@@ -63,6 +63,9 @@ describe('a tuned mix', () => {
       expect(answers.length).toBeGreaterThan(0)
       for (const answer of answers) expectHonest(answer, problem)
       const [closest, ...others] = answers
+      // No other answer is nearer than the closest.
+      for (const { objective } of others)
+        expect(objective.after).toBeGreaterThanOrEqual((closest?.objective.after ?? 0) - 0.02)
       const isKept = assess(problem.dish, library, pricedKitchen)
       const wasLegal = problem.ask.limits.every(
         ({ id, most }) => most === null || (isKept.perPortion[id] ?? 0) <= most,

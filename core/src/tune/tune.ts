@@ -106,7 +106,8 @@ export function tune(
   const closest = settled(sparing(problem, best, solve, shouldStop))
   const answers: Answer[] = []
   if (closest !== null) answers.push(closest.answer)
-  const changes = closest?.steps.changes ?? problem.knobs.length
+  const changes =
+    closest === null || closest.steps.changes === 0 ? problem.knobs.length : closest.steps.changes
   for (const steps of [
     fewest(problem, best, changes, solve, shouldStop),
     cheapest(problem, best, solve, shouldStop),
@@ -119,7 +120,7 @@ export function tune(
   const binds = best.distance > MATCHED ? bindsOf(problem, best, solve, shouldStop) : []
   evaluations += problem.count.evaluations
   return {
-    answers,
+    answers: nearestFirst(answers),
     binds,
     additions,
     collisions: null,
@@ -170,6 +171,25 @@ export function tune(
     const x = problem.start.slice()
     return { kind: 'closest', x, distance: distanceOf(problem.outputs, problem.look(x)), changes: 0 }
   }
+}
+
+/** Another answer is nearer only where it is by so much. Practice: less than cooks tell apart. */
+const NEARER_BY = 0.02
+
+/**
+ * Where what was found first could not be kept in steps that can be weighed, another answer may lie nearer than what is
+ * left of it: then that one is the closest, and what it stands for is not told twice.
+ */
+function nearestFirst(answers: readonly Answer[]): Answer[] {
+  const [first, ...others] = answers
+  if (first === undefined) return []
+  const nearest = others.reduce(
+    (best, one) => (one.objective.after < best.objective.after - NEARER_BY ? one : best),
+    first,
+  )
+  return nearest === first
+    ? [...answers]
+    : [{ ...nearest, kind: 'closest' }, ...others.filter((one) => one !== nearest)]
 }
 
 /** Closer than this there is nothing to be held back from. */
