@@ -112,6 +112,7 @@ const printed = ({ tasks, ...rest }: DayPlan) => ({
   stations: rest.stations,
   heldBy: rest.heldBy,
   otherWays: rest.otherWays,
+  coldOvens: rest.coldOvens.map(({ startMin, ...cold }) => ({ ...cold, start: iso(startMin) })),
 })
 
 /** What `frijol plan` prints of dishes: the day on the clock; its sheet with --as md, a calendar with --as ics. */

@@ -1,4 +1,5 @@
 import {
+  coldOvenWords,
   type DayAsk,
   type DayPlan,
   daySheet,
@@ -144,12 +145,13 @@ describe('a day that is served at a time', () => {
   })
 })
 
+const corpus = recipes.flatMap(({ text }) => {
+  const read = readRecipes(text, mixContext())
+  return read.ok ? read.value : []
+})
+
 describe('the recipes of the reading corpus', () => {
-  const dishes = recipes.flatMap(({ text }) => {
-    const read = readRecipes(text, mixContext())
-    return read.ok ? read.value : []
-  })
-  it.each(dishes.filter((_, index) => index % 4 === 0).map((dish) => [dish.name, dish] as const))(
+  it.each(corpus.filter((_, index) => index % 4 === 0).map((dish) => [dish.name, dish] as const))(
     '%s: every doing is planned, and everything is kept',
     (_, dish) => {
       const planned = day([dish], { away: [] })
@@ -158,6 +160,20 @@ describe('the recipes of the reading corpus', () => {
       expect(planned.tasks.at(-1)?.endMin).toBe(planned.serveMin)
     },
   )
+})
+
+describe('two or three dishes of the corpus on one day', () => {
+  // Those that bake, in groups that change: what one needs moves what another finds.
+  const baking = corpus.filter(({ parts }) =>
+    parts.some(({ steps }) => steps.some(({ text }) => /oven|roast|bake/i.test(text))),
+  )
+  it.each([1, 2, 3, 4, 5, 6, 7, 8, 9, 10])('group %i: every oven is hot when food goes in', (round) => {
+    const group = [0, 1, 2].flatMap((at) => baking[(round * 7 + at * (round + 3)) % baking.length] ?? [])
+    const planned = day(group, { anchor: { kind: round % 2 === 0 ? 'serve' : 'start', at: SERVE } })
+    expect(planned.coldOvens).toEqual([])
+    expectSound(planned)
+    for (const { label } of planned.tasks) expect(label).not.toMatch(/\b[a-z][A-Z]/)
+  })
 })
 
 describe('who is needed, and where', () => {
@@ -243,6 +259,25 @@ describe('an oven that is hot in time', () => {
     expect(preheatMin(230)).toBeGreaterThan(preheatMin(150))
     expect(preheatMin(190, 180)).toBe(1)
     expect(heatings(day([STEW]))).toEqual([])
+  })
+
+  it('is told where there is no time to heat it: a roast held at the beginning of the day', () => {
+    const begins = Date.parse(SERVE) / 60_000
+    const dish = roast('Cauliflower', 200)
+    const open = day([dish], { anchor: { kind: 'start', at: SERVE } })
+    expect(open.coldOvens).toEqual([])
+    const [food] = roastsOf(open)
+    // So soon that the tossing is done, and the oven cannot be hot.
+    const held = { id: food?.id ?? '', startMin: begins + 8 }
+    const early = day([dish], { anchor: { kind: 'start', at: SERVE }, held: [held] })
+    expect(roastsOf(early)[0]?.startMin).toBe(held.startMin)
+    expect(early.coldOvens).toMatchObject([{ taskId: food?.id, tempC: 200, minutes: preheatMin(200) }])
+    const [words] = coldOvenWords(early, () => '13:08')
+    expect(words).toContain('13:08')
+    expect(words).toContain('200 °C')
+    const sheet = daySheet(early, { clock: () => '13:08', day: () => 'Thursday' })
+    expect(sheet).toContain('## Oven not hot in time')
+    expect(daySheet(open, { clock: () => '', day: () => '' })).not.toContain('Oven not hot')
   })
 
   it('is not told among what waits', () => {

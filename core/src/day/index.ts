@@ -30,7 +30,7 @@ export { inOtherWays, type Mode } from './modes'
 export { type DayAsk, type DayOptions, type DayPlan, minuteOf, planDay, type Wait } from './plan'
 export { preheatMin } from './preheat'
 export { usualRemarks } from './remarks'
-export { daySheet, dayToIcal, type SheetOptions, spell, stretchedWords } from './sheet'
+export { coldOvenWords, daySheet, dayToIcal, type SheetOptions, spell, stretchedWords } from './sheet'
 export type { Stretched } from './sharedOven'
 export { COOK, NEAR, resourcesOf, tasksOf } from './tasks'
 export {

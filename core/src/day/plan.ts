@@ -4,7 +4,7 @@ import { PlanFault, type PlanOptions, type PlanProblem, type PlanResource } from
 import { inOtherWays, type Mode, modesOf } from './modes'
 import { heldBy, timed } from './heldBy'
 import { type OvenChoice, ovenChoices, type Stretched } from './sharedOven'
-import { isHeating, withPreheating } from './preheat'
+import { type ColdOven, coldOvens, isHeating, withPreheating } from './preheat'
 import { PLATE_MIN } from './table'
 import { COOK, NEAR, resourcesOf, tasksOf } from './tasks'
 
@@ -67,6 +67,8 @@ export interface DayPlan {
   readonly otherWays: readonly (Mode & { readonly shorterMin: number })[]
   /** Steps that share the oven at another temperature than their own, with the time that makes up for it. */
   readonly stretched: readonly Stretched[]
+  /** Food that the plan puts into an oven which has no time to come to its temperature before. */
+  readonly coldOvens: readonly ColdOven[]
 }
 
 export interface DayBench {
@@ -179,8 +181,19 @@ export function planDay(
           }),
         )
       : null
-    const heated = hot === null ? tasks : withPreheating(tasks, hot.tasks, resources)
-    return (heated === tasks ? null : tried(() => on(heated, reasons, wants))) ?? on(tasks, reasons, wants)
+    let plan = hot
+    let clock: readonly DayTask[] = tasks
+    // Heating moves what bakes, and what bakes elsewhere may find the oven cold there: another round mends it.
+    for (let round = 0; plan !== null && round < HEAT_ROUNDS; round++) {
+      const heated = withPreheating(clock, plan.tasks, resources)
+      if (heated.length === clock.length) break
+      const next = tried(() => on(heated, reasons, wants))
+      if (next === null) break
+      plan = next
+      clock = heated
+    }
+    // Where nothing had to be heated, or there is no time for it, the plan stands as it is and says so.
+    return clock === tasks || plan === null ? on(tasks, reasons, wants) : plan
   }
   const own = placed(ask.dishes, options, asksWhy)
   if (!asksWhy) return own
@@ -210,6 +223,7 @@ export function planDay(
 
 /** Of the effort of a day, for the plan that takes the oven for hot. */
 const HOT_SHARE = 0.2
+const HEAT_ROUNDS = 3
 const usesOven = (tasks: readonly DayTask[], resources: readonly PlanResource[]): boolean =>
   resources.some(
     ({ id, sharedTemperature }) => sharedTemperature && tasks.some(({ task }) => (task.uses[id] ?? 0) > 0),
@@ -301,5 +315,6 @@ export function placeTasks(placing: Placing, options: PlanOptions): DayPlan {
     isCut: planned.isCut,
     otherWays: [],
     stretched: [],
+    coldOvens: coldOvens(sorted, placing.resources),
   }
 }

@@ -27,6 +27,37 @@ interface Heating {
   readonly minutes: number
 }
 
+/** Food that goes into an oven which is not at its temperature: `minutes` is what the heating takes. */
+export interface ColdOven {
+  readonly taskId: string
+  readonly label: string
+  readonly dish: string
+  /** Min since 1970 in UTC. */
+  readonly startMin: number
+  readonly tempC: number
+  readonly minutes: number
+}
+
+/**
+ * Where a plan puts food into an oven that is not as hot as it should be. What heats counts from its end.
+ * @param planned every task on the clock, heatings among them
+ */
+export const coldOvens = (
+  planned: readonly TimedTask[],
+  resources: readonly PlanResource[],
+): readonly ColdOven[] =>
+  resources
+    .filter(({ sharedTemperature }) => sharedTemperature)
+    .flatMap(({ id }) => heatingsOf(planned, id))
+    .map(({ before, tempC, minutes }) => ({
+      taskId: before.id,
+      label: before.label,
+      dish: before.dish,
+      startMin: before.startMin,
+      tempC,
+      minutes,
+    }))
+
 /** Where an oven has to be brought to a temperature: it was cold, had cooled, or stood at another. */
 function heatingsOf(planned: readonly TimedTask[], oven: string): Heating[] {
   let low = Number.NEGATIVE_INFINITY
@@ -40,7 +71,9 @@ function heatingsOf(planned: readonly TimedTask[], oven: string): Heating[] {
     low = agrees ? Math.max(low, tempC - OVEN_BAND_C) : tempC - OVEN_BAND_C
     high = agrees ? Math.min(high, tempC + OVEN_BAND_C) : tempC + OVEN_BAND_C
     until = Math.max(until, before.endMin)
-    return agrees || tempC < PREHEAT_FROM_C ? [] : [{ oven, before, tempC, minutes: preheatMin(tempC, from) }]
+    return agrees || tempC < PREHEAT_FROM_C || isHeating(before)
+      ? []
+      : [{ oven, before, tempC, minutes: preheatMin(tempC, from) }]
   })
 }
 
@@ -91,9 +124,13 @@ export function withPreheating(
   planned: readonly TimedTask[],
   resources: readonly PlanResource[],
 ): DayTask[] {
+  const known = new Set(tasks.map(({ id }) => id))
   const heatings = resources
     .filter(({ sharedTemperature }) => sharedTemperature)
     .flatMap(({ id }) => heatingsOf(planned, id))
+    // One that has its heating, and finds the oven taken for something else since, has to be told.
+    .filter(({ before }) => !known.has(heatingId(before.id)))
+  if (heatings.length === 0) return [...tasks]
   const heated = new Set(heatings.map(({ before }) => before.id))
   return [
     ...heatings.flatMap(heatingTasks),

@@ -27,6 +27,16 @@ export const stretchedWords = ({ stretched, tasks }: DayPlan): string[] =>
     return `${task?.label ?? 'Roast'}: ${Math.round(tempC)} °C for ${minutes} min, in place of ${Math.round(ownC)} °C for ${ownMin} min.`
   })
 
+/** Where food goes into an oven that is not hot yet, a sentence each. */
+export const coldOvenWords = (
+  { coldOvens }: Pick<DayPlan, 'coldOvens'>,
+  clock: SheetOptions['clock'],
+): string[] =>
+  coldOvens.map(
+    ({ label, dish, startMin, tempC, minutes }) =>
+      `${label} (${dish}) at ${clock(startMin)}: there is no time to bring the oven to ${Math.round(tempC)} °C before it. It takes about ${minutes} min; put it later, or heat the oven first.`,
+  )
+
 const placeOf = ({ tempC, station, stationLabel }: TimedTask): string =>
   tempC === null
     ? station === 'counter'
@@ -56,6 +66,10 @@ export function daySheet(plan: DayPlan, { clock, day }: SheetOptions): string {
       lines.push(
         `- ${label}: from ${clock(fromMin)}, ${spell(minutes)}${mostMin === null ? '' : ` (at most ${spell(mostMin)})`}`,
       )
+  }
+  if (plan.coldOvens.length > 0) {
+    lines.push('', '## Oven not hot in time', '')
+    for (const words of coldOvenWords(plan, clock)) lines.push(`- ${words}`)
   }
   if (plan.stretched.length > 0) {
     lines.push('', '## Sharing the oven', '')

@@ -57,6 +57,10 @@ export function resourcesOf({ equipment }: Kitchen, cooks: number): PlanResource
   ]
 }
 
+/** A name inside a sentence; a heading that shouts ("CRUMBLES") says it plainly. */
+const inSentence = (name: string): string =>
+  /^\P{Ll}{4,}$/u.test(name) ? name.toLowerCase() : name.charAt(0).toLowerCase() + name.slice(1)
+
 /** What a step is about: its heaviest foods, else the other parts that it takes, else its own part. */
 const names = ({ takes }: StepReading, part: string): string => {
   const massOf = (made: boolean): number =>
@@ -65,11 +69,11 @@ const names = ({ takes }: StepReading, part: string): string => {
   const isOfMade = massOf(true) > massOf(false)
   const lines = isOfMade ? [] : takes.filter(({ kind }) => kind === 'line').sort((a, b) => b.massG - a.massG)
   const named = lines.length > 0 ? lines : takes.filter(({ kind }) => kind === 'part')
-  if (named.length === 0) return part.charAt(0).toLowerCase() + part.slice(1)
+  if (named.length === 0) return inSentence(part)
   const chosen = named.slice(0, MOST_NAMES).map(({ name }) => {
     const plain = (name.split(/[,(]/)[0] ?? name).trim()
     // An abbreviation stays as it is.
-    return /^[A-Z]{2}/.test(plain) ? plain : plain.charAt(0).toLowerCase() + plain.slice(1)
+    return /^[A-Z]{2}/.test(plain) ? plain : inSentence(plain)
   })
   return chosen.filter((name) => name !== '').join(', ')
 }

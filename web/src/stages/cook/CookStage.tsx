@@ -1,5 +1,6 @@
 import {
   batchDishes,
+  coldOvenWords,
   type DayPlan,
   daySheet,
   dayToIcal,
@@ -294,6 +295,7 @@ function Planned({ plan, planning, dishes, moving, setMoving, isWorking }: Plann
               ? `no plan is shorter: ${spell(plan.spanMin)} in all`
               : `${spell(plan.spanMin)} in all; none is below ${spell(plan.lowerBoundMin)}${isWorking ? '; looking for a shorter one …' : ''}`}
           </Chip>
+          {plan.coldOvens.length > 0 && <Chip tone="adzuki">oven not hot in time</Chip>}
           {names.length > 1 &&
             names.map(([id, name], at) => (
               <span key={id} className="ml-1 inline-flex items-center gap-1.5 text-[13px] max-sm:hidden">
@@ -366,6 +368,18 @@ function Beside({ plan, planning, setMoving, isWorking }: Omit<PlannedProps, 'di
             onLetGo={onLetGo}
             onMove={({ id, startMin }) => setMoving({ id, startMin })}
           />
+        </Card>
+      )}
+      {plan.coldOvens.length > 0 && (
+        <Card className="px-3.5 py-3">
+          <CardTitle title="Oven not hot in time" />
+          <ul className="m-0 list-none p-0 text-sm">
+            {coldOvenWords(plan, clock).map((words) => (
+              <li key={words} className="border-b border-line/60 py-1 last:border-0">
+                {words}
+              </li>
+            ))}
+          </ul>
         </Card>
       )}
       <Card className="px-3.5 py-3">

@@ -38,6 +38,7 @@ function planOf(tasks: readonly TimedTask[]): DayPlan {
     isCut: false,
     otherWays: [],
     stretched: [],
+    coldOvens: [],
   }
 }
 const oven = { station: 'oven', stationLabel: 'Oven', kind: 'by-itself' as const }
