@@ -32,13 +32,17 @@ const isFields = (value: Maybe): value is Fields =>
   typeof value === 'object' && value !== null && !Array.isArray(value)
 
 /** The fields by which items of a list are told apart, the first that they have. */
-const KEYS = ['id', 'ingredientId', 'servingId', 'key', 'word', 'name'] as const
+const KEYS: readonly (readonly string[])[] = [
+  ...['id', 'ingredientId', 'servingId', 'key', 'word', 'name', 'stepId', 'attribute'].map((name) => [name]),
+  ['code', 'ask'],
+  ['replaces', 'foodId'],
+]
 
 function keyOf(item: Json): string | null {
   if (typeof item === 'string') return item
   if (!isFields(item)) return null
-  for (const key of KEYS) if (typeof item[key] === 'string') return item[key]
-  return null
+  const key = KEYS.find((names) => names.every((name) => typeof item[name] === 'string'))
+  return key === undefined ? null : key.map((name) => String(item[name])).join('\n')
 }
 
 /** Items by key, or null where they cannot be told apart. */
