@@ -1,4 +1,4 @@
-import { GRAMS_PER, lineMass, type MeasureNote } from '../measure'
+import { lineMass, type MeasureNote, unnamedMass } from '../measure'
 import type { FormulaLine, Ingredient, Kitchen, Library, Measured, Part } from '../model'
 
 /** A formula line with its food and its grams. */
@@ -16,18 +16,6 @@ interface Memo {
 }
 const memo = new WeakMap<FormulaLine, Memo>()
 
-/** Grams of a line whose food is unknown, where the amount itself is a mass. */
-function massWithoutFood({ amount }: FormulaLine): Measured | null {
-  if (amount === null) return null
-  let value = 0
-  for (const { unit, low, high, sign } of amount.terms) {
-    const grams = unit === null ? undefined : GRAMS_PER[unit]
-    if (grams === undefined) return null
-    value += (sign * grams * (low + high)) / 2
-  }
-  return { value: Math.max(0, value), sd: 0 }
-}
-
 /** One line with its food and its grams, by a list of foods. */
 export function resolveLine(
   line: FormulaLine,
@@ -36,7 +24,7 @@ export function resolveLine(
 ): ResolvedLine {
   const food = line.ingredientId === null ? null : (ingredients.get(line.ingredientId) ?? null)
   if (food === null || line.amount === null) {
-    return { line, food, mass: food === null ? massWithoutFood(line) : null, notes: [] }
+    return { line, food, mass: food === null ? unnamedMass(line, kitchen) : null, notes: [] }
   }
   const { mass, notes } = lineMass(line.amount, food, line.food.toLowerCase(), kitchen)
   return { line, food, mass, notes }

@@ -39,6 +39,8 @@ const DISH_G_PER_DM2 = 260
 /** A cake or a loaf in its tin stands so deep, g on each dm2; heat that comes through the tin drives vapour out, too. @source 770 g of batter in 23 cm; bread_bake of the yields; practice */
 const TIN_G_PER_DM2 = 185
 const TIN_HEAT = 1.6
+/** Foam is piped on a tray as light as that, g on each dm2. @source 270 g on two trays of 12 dm2; practice */
+const FOAM_G_PER_DM2 = 12
 const MOST_TURNS = 26
 export const MOST_MINUTES = 2880
 
@@ -93,11 +95,13 @@ function vapourLimit(bench: Bench): number {
     case 'grill': {
       const isFan = op.step.settings.isFan ?? placed.oven?.isFan ?? false
       const air: Air = medium === 'oven' ? (isFan ? 'fan' : 'still') : medium === 'grill' ? 'fan' : 'fryer'
-      const area = op.isBready
-        ? (bench.massG / TIN_G_PER_DM2) * TIN_HEAT
-        : op.isInDish
-          ? Math.min(placed.areaDm2, bench.massG / DISH_G_PER_DM2) * skinned(bench)
-          : placed.areaDm2 * SHOWN_AREA
+      const area = op.isFoam
+        ? bench.massG / FOAM_G_PER_DM2
+        : op.isBready
+          ? (bench.massG / TIN_G_PER_DM2) * TIN_HEAT
+          : op.isInDish
+            ? Math.min(placed.areaDm2, bench.massG / DISH_G_PER_DM2) * skinned(bench)
+            : placed.areaDm2 * SHOWN_AREA
       return airLimit(Number.isNaN(tempC) ? (op.spec?.usualC ?? 180) : tempC, air) * area
     }
     default:

@@ -80,7 +80,7 @@ function gather(writer: Writer, step: Step, at: number, uses: readonly StepUse[]
     const taken = use.kind === 'step' ? writer.lot(use, step) : writer.part(use)
     if (taken === null) continue
     // A broth that something is laid in weighs as listed broth does.
-    const isBroth = taken.lot.rows.every((row) => writer.rows[row]?.source.entry.isLiquid === true)
+    const isBroth = isBrothOf(sourcesOf(writer, taken.lot.rows))
     const massG = weigh(taken.lot.rows) * (isBroth ? LIQUOR_WEIGHT : 1)
     takes.push(taken.take)
     lot.rows.push(...taken.lot.rows)
@@ -89,6 +89,7 @@ function gather(writer: Writer, step: Step, at: number, uses: readonly StepUse[]
     lot.isInBowl ||= taken.lot.isInBowl
     lot.isInDish ||= taken.lot.isInDish
     lot.isDough ||= taken.lot.isDough
+    lot.isFoam ||= taken.lot.isFoam
     if (taken.lot.bath !== 'none') lot.bath = taken.lot.bath
     if (writer.decisions.larger(massG, mainG)) {
       const { form, thicknessMm, phase, isMixed } = taken.lot
@@ -114,17 +115,17 @@ const DISSOLVES: ReadonlySet<FoodClass> = new Set([
   'herb',
   'seaweed',
 ])
+/** A liquid, with no more in it than what seasons it. */
+const isBrothOf = (holds: readonly Source[]): boolean =>
+  holds.some(({ entry }) => entry.isLiquid) &&
+  holds.every(({ food, entry }) => entry.isLiquid || (food !== null && DISSOLVES.has(food.foodClass)))
+
 /** "Boil the water with the salt and the vinegar": it comes to the boil, and what it is for is told next. */
 const isLiquidBrought = (
   step: Step,
   spec: ReturnType<typeof specOf> | null,
   holds: readonly Source[],
-): boolean =>
-  spec?.id === 'boil' &&
-  step.durationMin === null &&
-  step.until === null &&
-  holds.some(({ entry }) => entry.isLiquid) &&
-  holds.every(({ food, entry }) => entry.isLiquid || (food !== null && DISSOLVES.has(food.foodClass)))
+): boolean => spec?.id === 'boil' && step.durationMin === null && step.until === null && isBrothOf(holds)
 
 /** Writes one step as an operation. */
 export function compileOp(writer: Writer, step: Step, at: number, uses: readonly StepUse[]): void {
@@ -179,7 +180,10 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
     (lot.isInDish && !(spec !== null && (OUT_OF_DISH.has(spec.id) || isDipped(spec.id, step))))
   const isBready = lot.isMixed && isOfFlour(listed, writer.decisions)
   const isHeld = lot.isInDish && lot.isMixed && !isBready
-  const isInDish = (spec?.medium === 'oven' || spec?.id === 'broil') && (isSauced || isPoured || isHeld)
+  // A foam holds its liquid and stands on its tray.
+  const stands = lot.isFoam && !lot.isInDish && isFoamAlone(writer, lot.rows)
+  const isInDish =
+    (spec?.medium === 'oven' || spec?.id === 'broil') && !stands && (isSauced || isPoured || isHeld)
   const lying = { form, isMixed: lot.isMixed, isInDish }
   const kind = spec === null ? null : vesselKind(step, spec)
   const gluten = lot.rows.find((row) => writer.rows[row]?.source.entry.isGluten)
@@ -210,6 +214,7 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
       isInBowl: lot.isInBowl,
       isDough: dough,
       isBready: isBready || (dough && lot.isMixed),
+      isFoam: stands,
       isMixed: lot.isMixed,
       isWrapped,
       refuse: piecesOfStep(step).refuse,
@@ -245,6 +250,7 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
         : 0,
     isSlow: piecesOfStep(step).isSlow,
     isBready,
+    isFoam: stands,
     lidFactor: settings.lid === 'on' ? COVERED : settings.lid === 'ajar' ? AJAR : 1,
     heatFactor: spec?.medium === 'pan' && settings.heat !== null ? HEAT[settings.heat] : 1,
     waterG: (settings.waterG ?? 0) > LEAST_WATER_G ? (settings.waterG ?? 0) : 0,
@@ -286,6 +292,32 @@ const isDipped = (id: OperationId, step: Step): boolean =>
 const BOWLED: ReadonlySet<OperationId> = new Set(['blend', 'mash', 'rice'])
 const DRAINS: ReadonlySet<OperationId> = new Set(['drain', 'rinse', 'desalt'])
 
+/** More than this of nuts, flour or fat, and it is a batter with air in it. Practice. */
+const FOLDED_IN = 0.15
+const OF_FOAM: ReadonlySet<FoodClass> = new Set(['sweetener', 'acid', 'leavening', 'salt', 'spice', 'water'])
+/** A liquid and sugar, whipped: what is folded in is little. */
+function isFoamAlone(writer: Writer, rows: readonly number[]): boolean {
+  let massG = 0
+  let foldedG = 0
+  for (const row of rows) {
+    const grams = writer.rawG[row] ?? 0
+    const entry = writer.rows[row]?.source.entry
+    massG += grams
+    if (entry?.isLiquid !== true && !OF_FOAM.has(entry?.food?.foodClass ?? 'nut')) foldedG += grams
+  }
+  return writer.decisions.larger(FOLDED_IN * massG, foldedG)
+}
+
+const KEEPS_FOAM: ReadonlySet<OperationId> = new Set([
+  'mix',
+  'shape',
+  'chill',
+  'rest',
+  'roast',
+  'dehydrate',
+  'cool',
+])
+
 /** Puts what the operation made on the bench. */
 function settle(writer: Writer, lot: LotShape, op: Op, listed: Listed): void {
   const { spec, step } = op
@@ -294,11 +326,13 @@ function settle(writer: Writer, lot: LotShape, op: Op, listed: Listed): void {
   lot.phase = op.phase
   lot.isMixed = op.isMixed
   lot.isWrapped = op.isWrapped
+  lot.isFoam = spec !== null && (spec.id === 'whip' || (lot.isFoam && KEEPS_FOAM.has(spec.id)))
   lot.isInBowl =
     spec !== null && (BOWLED.has(spec.id) || (lot.isInBowl && spec.medium === 'none' && spec.id === 'mix'))
   lot.isDough = op.binds === 'body' ? isDough(listed, writer.decisions) : lot.isDough
   if (spec !== null) {
-    const doughInBroth = op.isDough && lot.hasLiquor
+    // What is wrapped lies in the broth as a dough does.
+    const doughInBroth = (op.isDough || op.isWrapped) && lot.hasLiquor
     lot.bath = bathAfter(lot, spec, doughInBroth || (op.phaseBefore === 'body' && listed.liquidG > 0))
     if (op.isDrained || DRAINS.has(spec.id) || op.phase === 'body') lot.hasLiquor &&= keepsLiquor(op)
     // What was dipped carries a film, no sauce.

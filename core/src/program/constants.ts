@@ -28,11 +28,14 @@ export interface ConstantsQuery {
   readonly isDough: boolean
   /** A kneaded or stirred dough, of flour or gluten. */
   readonly isBready: boolean
+  /** Whipped to a foam that dries through, not in at its face. */
+  readonly isFoam: boolean
   readonly isMixed: boolean
   readonly isWrapped: boolean
   readonly refuse: readonly RefusePart[]
 }
 
+const FOAM = 'foam'
 const BOWLED: ReadonlySet<string> = new Set(['blend', 'mash', 'rice'])
 
 /** The operation whose uptake constants hold for a dry food: soaking in the cold, boiling on the fire. */
@@ -91,10 +94,12 @@ function lookUp(query: ConstantsQuery, entry: FoodEntry): FoodConstants {
   const { rates, key, form } = query
   const law = lawOf(key)
   const foodId = entry.food?.id ?? null
+  const foam = query.isFoam ? rateFor(rates, key, null, FOAM) : null
   const bodyRate = BODIES.has(form) ? rateFor(rates, key, null, form) : null
   // A loaf of dough bakes as bread, not as a loaf of pulses.
   const bread = query.isBready && BREADY.has(form) ? rateFor(rates, key, null, 'dough') : null
-  const body = bread?.group === 'dough' ? bread : bodyRate?.group == null ? null : bodyRate
+  const body =
+    foam?.group === FOAM ? foam : bread?.group === 'dough' ? bread : bodyRate?.group == null ? null : bodyRate
   const made = {
     saturation: Number.NaN,
     tauMin: Number.NaN,
@@ -140,7 +145,7 @@ export function rowConstants(query: ConstantsQuery): RowConstants {
   const lnSd: number[] = []
   const cutAway: number[] = []
   const { key, form, isInBowl, isDough, isMixed, isWrapped } = query
-  const way = `${key} ${form} ${Number(isInBowl)}${Number(isDough)}${Number(query.isBready)}${Number(isMixed)}${Number(isWrapped)}`
+  const way = `${key} ${form} ${Number(isInBowl)}${Number(isDough)}${Number(query.isBready)}${Number(query.isFoam)}${Number(isMixed)}${Number(isWrapped)}`
   let ofRates = found.get(rates)
   if (ofRates === undefined) {
     ofRates = new WeakMap()

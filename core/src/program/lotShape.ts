@@ -27,6 +27,8 @@ export interface LotShape {
   isInDish: boolean
   /** It is in the bowl that it was worked in. */
   isInBowl: boolean
+  /** Whipped, and not stirred into anything larger since. */
+  isFoam: boolean
   /** Fraction of it that no step has taken yet. */
   left: number
 }
@@ -44,6 +46,7 @@ export const freshLot = (op: number): LotShape => ({
   isWrapped: false,
   isInDish: false,
   isInBowl: false,
+  isFoam: false,
   left: 1,
 })
 

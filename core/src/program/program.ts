@@ -147,6 +147,8 @@ export interface Op {
   readonly isSlow: boolean
   /** A dough or batter of flour: it gives off vapour as bread does. */
   readonly isBready: boolean
+  /** A foam by itself, on its tray: light, it covers much of it. */
+  readonly isFoam: boolean
   readonly heatFactor: number
   readonly waterG: number
   readonly additionsG: number

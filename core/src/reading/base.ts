@@ -8,12 +8,16 @@ const TO_PAN = /\b(?:in|(?:in)?to) the (?:same |hot )?(?:pan|pot|skillet|wok|cas
 const hasTargetIn = ({ lots }: Takes): boolean => lots.some(({ role }) => role === 'into' || role === 'in')
 /** Nothing is said of what it goes in or over. */
 const OVER =
-  /^\s*(?:(?:it|them|this|these|the lot)\s+)?(?:in|over|through|on top|back in)\s*(?:[.,;]|$|in \w+ goes|gradually|slowly|bit by bit)|^\s*over (?:each|every|the (?:bowls?|plates?|top))\b/iu
+  /^\s*(?:(?:it|them|this|these|the lot)\s+)?(?:in|over|through|on top|back in)\s*(?:[.,;]|$|in \w+ goes|gradually|slowly|bit by bit|now\b|well\b|thoroughly|gently|at the end)|^\s*over (?:each|every|the (?:bowls?|plates?|top))\b/iu
 const SPREADS =
   /^(?:press|sprinkle|scatter|strew|spread|pile|spoon|dot|brush|pour|drizzle|arrange|top|smear|lay|tip|crumble)$/
+/** "Over the base of an ovenproof dish": nothing is there yet. */
+const INSIDE_OF_A_DISH =
+  /\b(?:base|bottom|inside|floor|sides) of (?:a|an|your|two|four|the) (?:[\p{L}\d-]+ ){0,4}(?:dish|tin|pan|tray|casserole|jar|glass(?:es)?|bowl|ramekins?)\b/iu
 /** It goes into or over a thing that no word names: what is in hand. */
 function hasOpenTarget({ verb }: Clause, rest: string): boolean {
   if (verb === null || !SPREADS.test(verb.word)) return false
+  if (INSIDE_OF_A_DISH.test(rest)) return false
   const found = /\b(?:into|onto|over|on)\s+(?:the|each|every|all|its|them|top)\b\s*([\p{L}-]*)/iu.exec(rest)
   return found !== null && !VESSELS.has(stemsOf(found[1] ?? '')[0] ?? '')
 }
@@ -73,6 +77,8 @@ export interface Said {
   readonly before: boolean
   /** An object stands before the verb. */
   readonly hasLead: boolean
+  /** It names fat, salt or the like, all of which is used: some more of it. */
+  readonly isMoreOf: boolean
 }
 
 interface At extends Said {
@@ -147,12 +153,19 @@ function isTakenAlready({ t, clause, hand, rest, before, isMet, isPut, hasObject
   return isMet
 }
 
+const BACK = /^(?:return|tip|put)$/
+const BRINGS_BACK = /^(?:return|add|tip|stir|scrape|transfer)$/
 /** "Add to the pan": what is on the heat there, not what was made beside it. */
 function isToPan({ t, clause, hand, rest, isPut, hasObject }: At): boolean {
   if (!isPut || !TO_PAN.test(rest)) return false
-  // "Return the tofu to the pan": to what is on the heat there now.
+  // "Return the tofu to the pan", "add the tofu to the pan with the sauce": to what is on the heat there now.
   const hasOthers = t.takes.lots.length + t.takes.parts.length > 0
-  if (hasOthers && (clause.verb?.word !== 'return' || hasTargetIn(t.takes))) return false
+  if (hasOthers && (!BRINGS_BACK.test(clause.verb?.word ?? '') || hasTargetIn(t.takes))) return false
+  // "Drain, return to the pan and mash": it was their own.
+  if (!hasObject && hand.operation === 'drain' && BACK.test(clause.verb?.word ?? '')) {
+    t.join(hand)
+    return true
+  }
   const panned = t.lastLot((lot) => !lot.isAside && lot.operation !== null && ON_HEAT.has(lot.operation))
   if (panned === undefined && hand.isAside) return true
   if (hasOthers) {
@@ -198,10 +211,12 @@ function isFried({ t, clause, hand }: At): boolean {
 /** In this order; the first that settles it ends the search. */
 const RULES: readonly ((at: At) => boolean)[] = [
   isOver,
-  isTakenAlready,
   isToPan,
-  ({ t, clause, rest, hand, hasObject, before }) => {
+  isTakenAlready,
+  ({ t, clause, rest, hand, hasObject, before, isMoreOf }) => {
     if (hasObject || before) return false
+    // "Wipe out the pan and add a little more oil": not to what was put on a plate.
+    if (isMoreOf && hand.isAside) return true
     t.join(hand)
     // "Combine.": what was mixed beside it, too.
     if (clause.verb?.word === 'combine' && /^\W*(?:together|well|thoroughly|and|the two)?\W*$/iu.test(rest))
@@ -233,6 +248,8 @@ export function joinBase(t: Taking, clause: Clause, said: Said): void {
   const hand = t.hand()
   if (hand === null) return
   const rest = t.doing.parsed.bare.slice(clause.verbTo, clause.to)
+  // "Repeat with the walnuts": with them alone.
+  if (clause.verb?.word === 'repeat' && t.hasAny) return
   const rich = said.hasObject || said.before ? undefined : theDish(t, clause, hand, rest)
   if (rich !== undefined) {
     t.join(rich)

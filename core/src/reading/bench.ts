@@ -42,6 +42,10 @@ export type NewLot = Omit<Lot, 'order' | 'left' | 'reserved' | 'of'>
 const INTO =
   /\b(?:(?:in)?to|as|make|makes|form|you (?:have|get)|until it is|cut|shape) (?:a |an |the )?((?:[\p{L}-]+ ){0,4}?[\p{L}-]+)(?=[,.;:]|$| (?:and|with|in|on|that|until|for|about|over|of)\b)/giu
 
+/** "A texture like ricotta", "until it looks like mince", "resembles breadcrumbs". */
+const LIKE =
+  /\b(?:(?:texture|consistency|looks?|something|a bit) (?:like|of)|resembl(?:es?|ing)) (?:a |an |the |fine |coarse |wet |soft |thick |loose |minced )*([\p{L}-]+)/giu
+
 const CUT_COUNT =
   /\b(?:cut|make|form|slice|shape|roll|pull|divide)\b[^.;]{0,24}?\b(?:\d+|two|three|four|six|eight|ten|twelve|a|an|into|out)\s+((?:[\p{L}-]+\s*){1,3})/giu
 const SMALL = new Set(
@@ -63,6 +67,8 @@ export function calledIn(operation: OperationId | null, text: string): Set<strin
     for (const word of ['case', 'crust', 'shell', 'base']) words.add(word)
   for (const match of text.matchAll(CUT_COUNT))
     for (const word of stemsOf(match[1] ?? '')) if (PIECE_WORDS.has(word)) words.add(word)
+  for (const match of text.matchAll(LIKE))
+    for (const word of stemsOf(match[1] ?? '')) if (word.length > 3 && !SMALL.has(word)) words.add(word)
   for (const match of text.matchAll(INTO))
     for (const word of stemsOf(match[1] ?? '')) if (word.length > 2 && !SMALL.has(word)) words.add(word)
   return words

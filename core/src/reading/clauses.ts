@@ -36,6 +36,9 @@ const REMARK =
   /^(?!(?:\w+,? ){0,3}(?:i|we|you)\b)[^,;:.!?]{1,60}?\b(?:should|will|must|may|might|can|could|is|are|was|were|has|have|wants?|looks?|becomes?|turns?|travels?|freezes?|keeps?|lasts?|needs?|makes?|does|foams?|relaxes|it'll|they'll|that's|mustn't|don't|doesn't|isn't|aren't|won't|drinks?|takes?|deserves?|feels?|tastes?|smells?)\b/iu
 const SHOULD = /^(?:should|must|ought|want|it['’]ll|they['’]ll)\b/iu
 const KEEPS = /^(?:keeps|lasts|freezes|stores|will keep|leftovers|any left)\b/iu
+/** "It keeps for up to five days in the fridge." */
+const STORED =
+  /^(?:it|they|these|this|those|leftovers|any left(?:overs)?|extras?|(?:the|any|your) (?:[\p{L}-]+ ){0,3}[\p{L}-]+)\s+(?:will |can be |should |also |then |both )*(?:keeps?|kept|lasts?|freezes?|frozen|stores?|stored)\b[^.;]*\b(?:days?|weeks?|months?|fridge|freezer|well)\b/iu
 const NO_ORDER =
   /^(?:do not|don't|never|no|avoid|be careful|take care|mind|remember|nb|serves?\b|enjoy)\b|^(?:tip|note|storage)s?\s*[:.–—-]/iu
 
@@ -147,9 +150,11 @@ function clausesOf(
         (one.to > from || /^[\s,:]*$/u.test(text.slice(one.to, from))),
     )
   const hasOrder = cuts[0] !== undefined && bare.slice(sentence.from, cuts[0].at.at).trim() === ''
+  const isStored = STORED.test(words)
   const isRemark =
     !hasOrder &&
-    (REMARK.test(bare.slice(sentence.from, sentence.to).trim()) ||
+    (isStored ||
+      REMARK.test(bare.slice(sentence.from, sentence.to).trim()) ||
       NO_ORDER.test(words) ||
       KEEPS.test(words) ||
       (SHOULD.test(words) && !/^should (?:it|they|the)\b/iu.test(words)))
@@ -215,6 +220,7 @@ function clausesOf(
       isJoined,
       FORBIDS.test(text.slice(Math.max(sentence.from, cut.at.at - 12), cut.at.at)) ||
         NO_ORDER.test(text.slice(from, to)) ||
+        isStored ||
         (isRemark && index === 0 && cut.at.at === sentence.from),
     )
     from = next === undefined ? sentence.to : Math.max(next.start, cut.to)

@@ -146,8 +146,10 @@ function gather(parsed: Parsed): DoingText[] {
   )
   const groups: Group[] = []
   let lead: Read[] = []
-  reads.forEach((read, at) => {
+  reads.forEach((told, at) => {
     const last = groups.at(-1)
+    // "Pulse the mushrooms. Repeat with the walnuts."
+    const read = isRepeatedWith(told, parsed) ? { ...told, ...againAs(last) } : told
     const { clause } = read
     if (clause.isOtherWay) return
     if (read.role === 'none') {
@@ -168,6 +170,15 @@ function gather(parsed: Parsed): DoingText[] {
       if (!isOut && (last === undefined || opens || covers || lead.length > 0)) lead.push(read)
       else last.clauses.push(read)
       return
+    }
+    // "Heat the oil in a pan, lift the slices out of the marinade and fry": the oil waits for what is fried.
+    if (
+      last?.main?.role === 'fat' &&
+      read.operation === 'drain' &&
+      last.main.clause.sentence === clause.sentence
+    ) {
+      groups.pop()
+      lead.push(...last.clauses.map((one): Read => ({ ...one, role: 'none' })))
     }
     const isOpen = last !== undefined && (last.main?.role === 'put' || last.main?.role === 'fat')
     const isStirredIn =
@@ -243,6 +254,16 @@ function gather(parsed: Parsed): DoingText[] {
     doing(parsed, of, main, groups[at + 1]?.main ?? null, groups[at + 1]),
   )
 }
+/** With other food, not with what is left of the same. */
+const isRepeatedWith = ({ clause }: Read, { bare }: Parsed): boolean =>
+  clause.verb?.word === 'repeat' &&
+  /^\s*(?:this |the same |the process )?with (?:the|your)\s+(?!(?:remaining|rest|other|second|third|next|remainder|leftover)\b)/iu.test(
+    bare.slice(clause.verbTo, clause.to),
+  )
+const againAs = (last: Group | undefined): Partial<Read> =>
+  last?.main?.role === 'do' && last.main.operation !== null
+    ? { role: 'do', operation: last.main.operation }
+    : {}
 /** "Bring to the boil, 6 minutes on low": the time is of what follows. */
 const isRise = (main: Read | null): boolean =>
   (main?.operation === 'heat' && /^(?:bring|heat)$/.test(main.clause.verb?.word ?? '')) ||
@@ -283,7 +304,7 @@ const isTopped = (a: Read, b: Read): boolean =>
   a.operation === 'shape' &&
   /^(?:top|sandwich)$/.test(b.clause.verb?.word ?? '')
 /** Said twice in a sentence they are one doing. */
-const MERGES: ReadonlySet<OperationId> = new Set(['chop', 'freeze-thaw', 'shape'])
+const MERGES: ReadonlySet<OperationId> = new Set(['chop', 'freeze-thaw', 'shape', 'drain'])
 
 /** "Add the beans, 4 min": what was going on goes on with them. */
 const ENDS_TIMED =

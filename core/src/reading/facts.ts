@@ -3,7 +3,7 @@ import type { DoingText } from './doings'
 import { ON_HEAT } from './lexicon/things'
 import { comesOut, untilIn } from './stepEnds'
 import { settingsIn } from './stepSettings'
-import { durationsIn, temperatureIn } from './stepTimes'
+import { durationsIn, TAKES_SO_LONG, temperatureIn } from './stepTimes'
 
 /** What a step's words say of how it is done. */
 export type StepFacts = Pick<Step, 'operation' | 'durationMin' | 'tempC' | 'until' | 'settings'>
@@ -41,7 +41,8 @@ function durationOf({ parsed, clauses, main }: DoingText): number | null {
   const own = of(main)
   if (own !== null) return own
   for (const clause of clauses) {
-    if (clause === main || clause.isRemark) continue
+    const isSaid = !clause.isRemark || TAKES_SO_LONG.test(parsed.text.slice(clause.from, clause.to))
+    if (clause === main || !isSaid) continue
     const minutes = of(clause)
     if (minutes !== null) return minutes
   }

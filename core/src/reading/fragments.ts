@@ -47,6 +47,7 @@ export function fragment(words: string): OperationId | null {
 /** What "let it …" lets happen: the first that its words fit. */
 const LETS: readonly (readonly [when: RegExp, operation: OperationId | null])[] = [
   [/\bcomes?\b[^.;]{0,16}\bto (?:the|a) (?:boil|simmer)\b/iu, 'heat'],
+  [/\b(?:excess|extra)\b[^.;]*\b(?:run|drip|drain|fall)\b/iu, null],
   [/(?=.*\b(?:flame|hob|low heat|medium heat)\b).*\bset\b/isu, 'shallow-fry'],
   [/\b(?:bubble|boil|cook|simmer|reduce)\w*\b[^.;]{0,24}\b(?:away|down|off)\b/iu, 'reduce'],
   [/\breduces?\b/iu, 'reduce'],
@@ -101,6 +102,7 @@ export function puts(words: string, clauseText: string): OperationId | null {
     return 'drain'
   if (
     /\b(?:brine|marinade)\b/iu.test(clauseText) &&
+    !/\b(?:reserved|remaining|leftover|saved|kept|rest of the)\b/iu.test(clauseText) &&
     !/\b(?:tbsp|tablespoons?|tsp|teaspoons?|splash|spoonfuls?|ladles?|ladlefuls?|half)\b/iu.test(
       clauseText,
     ) &&

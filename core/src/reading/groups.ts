@@ -12,14 +12,32 @@ const isPiece = ({ foodClass }: Named): boolean =>
 
 const SMALL_CLASSES = new Set(['spice', 'herb', 'seasoning', 'aromatic', 'seed'])
 
+/** It seasons in the end: nobody means it by "the spices". */
+const SALT_AND_PEPPER = /\bsalt\b[^,;]{0,20}(?:\band\b|&|\+)[^,;]{0,30}\bpepper\b/iu
+
+/** "The oil": what the list measures, before what it has for the pan besides. */
+function measuredFat(fats: readonly Named[]): readonly Named[] {
+  const measured = fats.filter(({ purpose, line }) => purpose === null && line?.mass != null)
+  return measured.length === 0
+    ? fats
+    : fats.filter(({ purpose, line }) => purpose === null || line?.mass != null)
+}
+
 export function takeClass(t: Taking, mention: Extract<Mention, { kind: 'class' }>): void {
   const { bench, lines } = t.stage
   const classes = new Set<FoodClass>(CLASS_WORDS.get(mention.word) ?? [])
+  // Dried herbs that no word names stand among the spices.
+  const isDriedHerb = (of: Named): boolean =>
+    mention.word === 'spice' &&
+    of.foodClass === 'herb' &&
+    of.line?.food?.state === 'dry' &&
+    !t.stage.lastNamed.has(of.id)
   const fits = (of: Named): boolean =>
     of.foodClass !== null &&
-    classes.has(of.foodClass) &&
+    (classes.has(of.foodClass) || isDriedHerb(of)) &&
     !t.excepted.has(of.id) &&
-    (mention.word !== 'powder' || isDry(of))
+    (mention.word !== 'powder' || isDry(of)) &&
+    !(mention.word === 'spice' && SALT_AND_PEPPER.test(of.line?.line.text ?? ''))
   const part = t.part ?? (lines.some((of) => fits(of) && bench.left(of.id) > 1e-9) ? null : t.part)
   // What goes over the vegetables is not the garlic that it holds itself.
   const isOwn = (of: Named): boolean =>
@@ -35,7 +53,8 @@ export function takeClass(t: Taking, mention: Extract<Mention, { kind: 'class' }
   const all = elsewhere.some((of) => !t.isLater(of)) ? elsewhere.filter((of) => !t.isLater(of)) : elsewhere
   const fresh = all.filter((of) => bench.left(of.id) > 1e-9)
   const [first] = fresh
-  const here = part === null && first !== undefined ? fresh.filter((of) => of.part === first.part) : fresh
+  const near = part === null && first !== undefined ? fresh.filter((of) => of.part === first.part) : fresh
+  const here = classes.has('fat') ? measuredFat(near) : near
   if (here.length > 0) {
     for (const of of here) t.line(of, mention.said.share, mention.role)
     return
@@ -62,7 +81,10 @@ export function takeClass(t: Taking, mention: Extract<Mention, { kind: 'class' }
     pure.at(-1) ??
     bench.lots.filter((one) => !one.isSide && one.words.has(mention.word)).at(-1) ??
     bench.lots.filter((one) => !one.isSide && all.some((of) => one.holds.has(of.id))).at(-1)
-  if (lot !== undefined) t.lot(lot, mention.said.share, mention.role)
+  // "Brush with a little oil", where all of the list's is in the dough: more oil, and no dough.
+  const isMoreFat =
+    classes.has('fat') && mention.role !== 'object' && lot !== undefined && !pure.includes(lot)
+  if (lot !== undefined && !isMoreFat) t.lot(lot, mention.said.share, mention.role)
 }
 
 const ELSE = /\b(?:add|tip in|throw in|stir in)\b[^.;]*\beverything else\b/iu

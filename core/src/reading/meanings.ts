@@ -165,7 +165,11 @@ export function takeNamed(t: Taking, mention: Extract<Mention, { kind: 'named' }
     if (isForWater) continue
     if (bench.left(of.id) > 1e-9) {
       // "If it seems dry, loosen with a splash more stock": a little, where a condition holds.
-      const isALittle = t.doing.isOptional && said.share === null && of.foodClass !== 'salt'
+      const isALittle =
+        t.doing.isOptional &&
+        said.share === null &&
+        of.foodClass !== 'salt' &&
+        of.line?.line.isOptional !== true
       t.line(of, isALittle ? A_LITTLE : said.share, role)
       continue
     }
@@ -210,7 +214,9 @@ function takeUsedUp(
   }
   // "The rest of the flour", where all of it is used: more of it, not what it went into.
   if (role === 'with' && said.isStated && said.share === null) return
-  if (role !== 'object' && of.foodClass !== null && AMOUNTS_TO_NOTHING.has(of.foodClass)) {
+  // "Add a little more oil": some of the bottle, and not what was fried in the rest.
+  const isALittle = said.share !== null && said.share <= A_LITTLE
+  if ((role !== 'object' || isALittle) && of.foodClass !== null && AMOUNTS_TO_NOTHING.has(of.foodClass)) {
     if (!bench.lots.some((lot) => lot.holds.has(of.id) && lot.holds.size <= 2)) return
   }
   if (t.takes.lots.some(({ lot }) => lot.holds.has(of.id))) {

@@ -31,11 +31,14 @@ function groupAt(
       : has(/^(?:rest|remaining|other|remainder|else)$/)
         ? 'rest'
         : 'all'
+  const [named] = parts
+  // "The wet ingredients", where the list has a part of that name: all of it.
+  const isNamedSo = named?.names.some((name) => name.includes(which)) === true
   return {
     kind: 'group',
-    which,
+    which: isNamedSo ? 'all' : which,
     isList: true,
-    part: parts[0]?.part ?? null,
+    part: named?.part ?? null,
     at: tokens[index]?.at ?? 0,
     role: 'object',
     said: ALL_OF_IT,
@@ -355,11 +358,16 @@ function keptFor(here: Here): Answer {
   return met({ kind: 'named', of, ...base, at, role, said: ALL_OF_IT })
 }
 
+const OF_A_DISH =
+  /^\s*of (?:a|an|your|the|two|four|six) (?:[\p{L}\d-]+ ){0,4}(?:dish|tin|pan|tray|casserole|jar|glass(?:es)?|bowl|ramekins?)\b/iu
+
 /** A class of foods, or what a doing made. */
 function wordFor(here: Here): Answer {
   const { token, tokens, index, scene, at, role } = here
   const { stem } = token
   if (VESSELS.has(stem) || stem === 'dry' || stem === 'wet') return 'nothing'
+  // "Over the base of an oven dish".
+  if (stem === 'base' && OF_A_DISH.test(here.after)) return 'nothing'
   // "To a sticky batter" is what it becomes.
   if (!PIECE_WORDS.has(stem) && BECOMES.test(here.before)) return 'nothing'
   const made = madeBy(tokens, index)

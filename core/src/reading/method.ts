@@ -100,6 +100,12 @@ const isSettling = (before: Step, { operation, takes }: Doing): boolean =>
 
 /** A doing that brings one lot somewhere and nothing more is told with what was done before it. */
 const isMove = ({ operation, doing, takes }: Doing): boolean =>
+  // "Pour off the water" that it was washed in.
+  (operation === 'drain' &&
+    doing.main.verb?.kind === 'put' &&
+    takes.lines.length === 0 &&
+    takes.lots.length === 1 &&
+    takes.lots.every(({ lot }) => lot.operation === 'wash-gluten')) ||
   (operation === 'soak' &&
     doing.main.verb === null &&
     takes.lines.every(({ role }) => role !== 'object') &&
@@ -129,28 +135,27 @@ export function readMethod(
 ): ReadMethod {
   const named = namedIn(parts)
   const own = ownWordsOf(kitchen)
-  const walk = new Walk(
-    named,
-    method.map(({ text }) => text),
-    kitchen,
-    newReading(),
-  )
+  const all = method.map(({ text }) => doingsIn(text, own))
+  // What is named later is named in a later doing, in the same sentence or pages after.
+  const walk = new Walk(named, all.flat().map(wordsOf), kitchen, newReading())
+  let place = -1
   const steps: Step[][] = parts.map(() => [])
   const oven = new Oven()
   let heading: number | null = null
   const written = method.map((one, at): Written => {
     if (one.heading !== null) heading = partOfHeading(one.heading, named)
     const stepIds: string[] = []
-    const doings = doingsIn(one.text, own)
+    const doings = all[at] ?? []
     let lead = ''
     let previous: { part: number; index: number } | null = null
     let topic: number | null = null
     doings.forEach((doing, index) => {
       oven.hear(doing)
       const id = newId()
+      place += 1
       const read = walk.doing(
         doing,
-        at,
+        place,
         one.part ?? heading ?? topic,
         id,
         doings[index + 1] ?? null,

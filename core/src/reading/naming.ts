@@ -11,6 +11,7 @@ function isPreparedAs(prep: string, before: string): boolean {
   return word !== undefined && new RegExp(`\\b${word}\\b`, 'iu').test(prep)
 }
 
+const MORE_FOR_THE_PAN = 60
 /** Scores a fit: the longer run wins, then the whole name, its head, the part in question, what is still unused. */
 function weight({ of, run, coverage, isHead, isOwn }: Fit, scene: Scene, before: string): number {
   const isHere = scene.part !== null && of.part === scene.part
@@ -31,7 +32,9 @@ function weight({ of, run, coverage, isHead, isOwn }: Fit, scene: Scene, before:
     (isHere ? 12 : isNear ? (isLeft ? 24 : 3) : 0) +
     (of.kind === 'line' ? 1 : 0) +
     (isPreparedAs(of.line?.line.prep ?? '', before) ? 25 : 0) -
-    (of.purpose !== null && of.purpose !== scene.verb ? 5 : 0)
+    (of.purpose !== null && of.purpose !== scene.verb ? 5 : 0) -
+    // "The oil", where the list measures one and has some more for the pan.
+    (of.purpose === 'fry' && of.line?.mass == null && /\bthe\s+$/iu.test(before) ? MORE_FOR_THE_PAN : 0)
   )
 }
 
@@ -73,6 +76,10 @@ const SEVERAL = new Set([
   'powders',
 ])
 
+/** "Both kinds of tofu". */
+const EACH_KIND =
+  /\b(?:both|all|two|three|all (?:two|three|four|the)) (?:the )?(?:kinds?|types?|sorts?|varieties) of (?:the )?$/iu
+
 interface NamedRun {
   readonly fits: readonly Fit[]
   readonly run: number
@@ -99,7 +106,8 @@ export function namedAt(
       of.kind === 'line' && run === best.run && isHead === best.isHead && of.part === best.of.part,
   ).length
   if (!isAccepted(best, token.stem, rivals, before)) return null
-  const isPlural = /s$/iu.test(token.text) && token.text !== token.stem
+  const isEachKind = EACH_KIND.test(before)
+  const isPlural = isEachKind || (/s$/iu.test(token.text) && token.text !== token.stem)
   const alike = isPlural
     ? fits.filter(
         ({ of, run, isHead, coverage }) =>
@@ -110,7 +118,7 @@ export function namedAt(
           best.isHead &&
           isPreparedAs(of.line?.line.prep ?? '', before) ===
             isPreparedAs(best.of.line?.line.prep ?? '', before) &&
-          (coverage < 1 === best.coverage < 1 || SEVERAL.has(token.text)) &&
+          (isEachKind || coverage < 1 === best.coverage < 1 || SEVERAL.has(token.text)) &&
           of.part === best.of.part &&
           scene.bench.left(of.id) > 1e-9,
       )

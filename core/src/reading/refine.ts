@@ -149,6 +149,8 @@ export function refined(
     if (joined.some((lot) => lot.operation === 'mix' && lot.isInWater && lot.holds.size <= 2)) return 'soak'
     return 'rest'
   }
+  // "Knead the dough under the water": of flour and water, its starch goes.
+  if (operation === 'rinse' && verb === 'knead' && has(new Set(['flour']))) return 'wash-gluten'
   if (
     operation === 'toast' &&
     takes.lines.some(({ of }) => of.foodClass === 'vegetable') &&
@@ -229,12 +231,17 @@ export function refined(
 
 const FRIED: ReadonlySet<OperationId> = new Set(['shallow-fry', 'sweat', 'brown', 'toast', 'water-saute'])
 
+/** "Add a little more oil". */
+const MORE_OIL =
+  /^\s*(?:a (?:little|bit|splash|drizzle|touch|film)|some|another [\p{L}]+)\b[^,;]{0,16}\b(?:oil|butter|fat)\W*$/iu
+
 /** Fat is heated in the same doing: what is cooked is cooked in it. */
 const hasFatClause = ({ clauses, parsed }: DoingText): boolean =>
   clauses.some(
     ({ verb, verbTo, to }) =>
-      /^(?:heat|warm|melt|get)$/.test(verb?.word ?? '') &&
-      /\b(?:oil|butter|fat)\b/iu.test(parsed.bare.slice(verbTo, to)),
+      (/^(?:heat|warm|melt|get)$/.test(verb?.word ?? '') &&
+        /\b(?:oil|butter|fat)\b/iu.test(parsed.bare.slice(verbTo, to))) ||
+      (verb?.word === 'add' && MORE_OIL.test(parsed.bare.slice(verbTo, to))),
   )
 
 interface Pan {

@@ -32,6 +32,24 @@ function noteMet(t: Taking, mention: Exclude<Mention, { kind: 'pronoun' }>, met:
 const DOWN_THE_MIDDLE =
   /\b(?:down|in|along|on|over|across|onto|into) (?:the|its|one) (?:middle|centre|center|half|side|short side|long side|length)\b/iu
 
+const IF_USING = /\b(?:using|have|like|want|adding)\s+(?:the |any |some )?/iu
+/** "If you are using agar, whisk it in": what the condition names is meant. */
+function noteCondition(t: Taking, { from, sentence }: Clause): void {
+  const { subordinates, text } = t.doing.parsed
+  const condition = subordinates.find(
+    (one) =>
+      one.kind === 'condition' && one.to >= from - 2 && one.from <= from && one.from >= t.doing.from - 80,
+  )
+  const words = condition === undefined ? '' : text.slice(condition.from, condition.to)
+  const found = IF_USING.exec(words)
+  if (condition === undefined || found === null) return
+  const at = condition.from + found.index + found[0].length
+  const named = { from: at, to: condition.to, verb: null, verbFrom: at, verbTo: at, sentence }
+  const clause = { ...named, isJoined: false, isOptional: true, isRemark: false, isOtherWay: false }
+  const [one] = scan({ ...t.doing.parsed, bare: text }, clause, { ...t.scene, part: t.part })
+  if (one?.kind === 'named') t.antecedent = one
+}
+
 /** Takes what a clause names, then the lot that it goes on with. */
 function takeClause(t: Taking, clause: Clause, shared: readonly Mention[] | null): void {
   const own = scan(t.doing.parsed, clause, { ...t.scene, part: t.part })
@@ -43,10 +61,14 @@ function takeClause(t: Taking, clause: Clause, shared: readonly Mention[] | null
   const before = t.hasAny
   const kept = mentions.filter((one) => one.role !== 'except')
   const met: Met = { hasObject: false, hasPronoun: false, hasTarget: false, hasLineTarget: false }
+  if (kept.some(({ kind }) => kind === 'pronoun')) noteCondition(t, clause)
   for (const mention of kept) {
     if (mention.kind === 'pronoun') {
-      met.hasPronoun = true
+      const stood = t.takes.lines.length
       takePronoun(t, mention, before)
+      // "It" is a food that was named just before, and not what is in hand.
+      if (t.antecedent !== null && t.takes.lines.length > stood) met.hasObject = true
+      else met.hasPronoun = true
     } else noteMet(t, mention, met)
   }
   // "Unroll the pastry. Spread the filling down the middle."
@@ -57,7 +79,12 @@ function takeClause(t: Taking, clause: Clause, shared: readonly Mention[] | null
   const hasLead = kept.some(
     (one) => clause.verb !== null && one.at < clause.verbFrom && one.role === 'object',
   )
-  joinBase(t, clause, { hasObject, hasPronoun, before, hasLead })
+  const isMoreOf = kept.some(
+    (one) =>
+      (one.kind === 'named' && one.of[0]?.foodClass === 'fat') ||
+      (one.kind === 'class' && (one.word === 'oil' || one.word === 'fat')),
+  )
+  joinBase(t, clause, { hasObject, hasPronoun, before, hasLead, isMoreOf })
 }
 
 /** "Set aside a quarter of the marinade": what is kept back is not taken by what comes next. */
@@ -77,6 +104,26 @@ function noteTopic(t: Taking, clause: Clause): void {
   const [only, ...more] = scan(t.doing.parsed, clause, { ...t.scene, part: t.part })
   if (only?.kind === 'named' && more.length === 0 && only.role === 'object' && only.of[0]?.kind === 'part')
     t.takes.topic = only.of[0].part
+}
+
+const TAKES_OUT = /^(?:remove|discard|fish|pick|pull|lift|take)$/
+/** "Remove the bay leaves from the lentils and stir in the peas": into the lentils. */
+function noteTurn(t: Taking, clause: Clause): void {
+  const rest = t.doing.parsed.bare.slice(clause.verbTo, clause.to)
+  if (!TAKES_OUT.test(clause.verb?.word ?? '') || !/\bfrom the\b/iu.test(rest)) return
+  const from = clause.verbTo + rest.search(/\bfrom the\b/iu)
+  for (const one of scan(t.doing.parsed, clause, { ...t.scene, part: t.part })) {
+    if (one.at < from) continue
+    const { bench } = t.stage
+    const lots =
+      one.kind === 'named'
+        ? one.of.flatMap(({ id }) => bench.holding(id))
+        : one.kind === 'word'
+          ? bench.lots.filter((lot) => !lot.isSide && lot.words.has(one.word))
+          : []
+    t.turnedTo = [...lots].sort((a, b) => a.order - b.order).at(-1) ?? null
+    return
+  }
 }
 
 /** "I take my carrot and …": what a clause that does nothing names is what "it" means next. */
@@ -126,6 +173,7 @@ export function takesOf(
       !(isBathClause(doing, clause) && operation !== 'shallow-fry' && operation !== 'deep-fry')
     if (!isActive) {
       noteAntecedent(taking, clause)
+      noteTurn(taking, clause)
       keepBack(taking, clause)
     } else takeClause(taking, clause, clause === doing.main && shared.length > 0 ? shared : null)
   }

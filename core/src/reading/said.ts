@@ -27,7 +27,7 @@ const SHARES: readonly (readonly [RegExp, number])[] = [
   [new RegExp(String.raw`\b(?:some|a few)\b${OF}`, 'iu'), 0.5],
   [
     new RegExp(
-      String.raw`\b(?:splash|dash|spoonful|ladleful|knob|drizzle|drop|little|lick|bit)\b(?: \([^)]*\))?${OF}`,
+      String.raw`\b(?:splash|dash|spoonful|ladleful|knob|drizzle|drop|little|lick|bit)\b(?: (?:more|extra))?(?: \([^)]*\))?${OF}`,
       'iu',
     ),
     0.1,
@@ -96,6 +96,9 @@ function roughly(clause: string): number | null {
 const ANOTHERS =
   /^.*[\d½¼¾⅓⅔][^\d½¼¾⅓⅔]*\p{L}[^\d½¼¾⅓⅔]*\s(?:in|into|with|over|onto|through)\s(?=[^\d½¼¾⅓⅔]*$)/iu
 const SHARE_OF_AMOUNT = /\b(?:half|thirds?|quarters?)\b of the [\d½¼¾]/iu
+/** "Fill each shell with a spoonful of the ricotta". */
+const FOR_EACH =
+  /\b(?:each|every)\b[^,;.]{0,24}\bwith (?:a|an|one) (?:\p{L}+ ){0,2}(?:spoonful|teaspoon|tablespoon|dollop|little|bit)\b[^,;.]{0,16}$/iu
 const EACH = /^[^.;,]{0,24}\b(?:on|into|over|to|for|in) each\b/iu
 
 /**
@@ -118,7 +121,7 @@ export function saidOf(
     Math.max(near.lastIndexOf(','), near.lastIndexOf(';'), near.search(/\band (?=[^,;]*$)/u)) + 1,
   )
   // "A quarter of the filling on each" of four is all of it.
-  if (EACH.test(after)) return ALL_OF_IT
+  if (EACH.test(after) || FOR_EACH.test(near)) return ALL_OF_IT
   if (ALL_BUT.test(near)) {
     const share = of === null ? null : amountShare(near, of, kitchen, reading)
     return { share: share === null ? 0.9 : Math.max(0.05, 1 - share), isStated: true }

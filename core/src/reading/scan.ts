@@ -27,7 +27,7 @@ const ROLES: Readonly<Record<string, Role>> = {
 }
 /** After these "in" and "over" belong to the verb: "stir in the peas", "pour over the brine". */
 const PARTICLE_VERBS =
-  /^(?:pour|stir|whisk|fold|mix|beat|work|knead|slide|tip|sprinkle|scatter|strew|blend|add|crumble|drop|press|put|rub|shake|stream|trickle|drizzle|spoon|ladle|pile|bring|cook|save|squeeze|grate)$/
+  /^(?:pour|stir|whisk|fold|mix|beat|work|knead|slide|tip|sprinkle|scatter|strew|blend|add|crumble|drop|press|put|rub|shake|stream|trickle|drizzle|spoon|ladle|pile|bring|cook|save|squeeze|grate|lower|slip|plunge|crush|throw|tuck|nestle|swirl|return|snip|tear|flake)$/
 /** "Scoop out the seeds": they are thrown away. */
 const goesOut = (mention: Mention, { verb }: Clause, before: string): boolean =>
   (mention.kind === 'class' || mention.kind === 'word') &&
@@ -72,10 +72,12 @@ export function scan(parsed: Parsed, clause: Clause, scene: Scene): Mention[] {
       role = 'except'
       continue
     }
-    // "With the rest, keeping the chives back".
+    // "With the rest, keeping the chives back"; "drain, keeping the liquid".
     if (
-      /^(?:keeping|holding|leaving|saving)$/.test(token.text) &&
-      /^[^,;.]{0,40}\b(?:back|aside|out|for later)\b/iu.test(words.slice(token.end))
+      /^(?:keeping|holding|leaving|saving|reserving)$/.test(token.text) &&
+      /^[^,;.]{0,40}\b(?:back|aside|out|for later|liquid|liquor|water|marinade|brine|juices?|oil|stock|whey)\b/iu.test(
+        words.slice(token.end),
+      )
     ) {
       role = 'except'
       continue

@@ -3,6 +3,7 @@ import type { OperationId } from '../model'
 import type { Clause, Parsed } from './clauses'
 import { HOT, VESSEL_ONLY } from './lexicon/things'
 import type { Verb } from './lexicon/verbs'
+import { TAKES_SO_LONG } from './stepTimes'
 import { BEFORE_DAY, IN_WATER, TO_COOL, WATER, fragment, lets, puts, timeIn } from './fragments'
 
 /** What a clause is within the chain of a text. */
@@ -70,9 +71,12 @@ const OVEN_HOT = /\b(?:1[4-9]|2[0-6])\d\s*°?\s*C\b|\b[34]\d\d\s*°?\s*F\b|\bgas
 const isIntoOven = (words: string): boolean =>
   ON_A_TRAY.test(words) && OVEN_HOT.test(words) && timeIn(words) !== null
 
+const WITH_PASTRY =
+  /\bwith (?:the |your |half |a sheet of )*(?:[\p{L}-]+ ){0,2}(?:pastry|dough|filo|phyllo)\b/iu
 /** "Heat a pan", "return it to the oven for 10 minutes". */
 function onVessel({ verb, rest }: Said): Told | null {
   if (!VESSEL_ONLY.test(rest) || WATER.test(rest) || !READIES_A_VESSEL.test(verb.word)) return null
+  if (verb.word === 'line' && WITH_PASTRY.test(rest)) return null
   if (verb.word === 'bring' && /\b(?:boil|simmer|bubble)\b/iu.test(rest)) return null
   const isBake = timeIn(rest) !== null && /\boven\b/iu.test(rest) && /^(?:return|put|set)$/.test(verb.word)
   return isBake ? does('roast') : NOTHING
@@ -95,8 +99,10 @@ const KEEPS_LIQUOR =
 /** What is lifted out drips: it lay in something. */
 const DRIPS_OFF = /\b(?:drip|drips|dripping|drain|excess)\b/iu
 /** Verbs that change nothing by themselves: turning, lifting out, throwing away. */
-function changesNothing({ verb: { word }, rest, full, parsed, clause }: Said): Told {
+function changesNothing({ verb: { word, senses }, rest, full, parsed, clause }: Said): Told {
   if (FLAVOURINGS_OUT.test(rest)) return NOTHING
+  const sense = senses.find(({ when }) => when?.test(rest) === true)?.operation
+  if (sense != null) return does(sense)
   if (word === 'pass' && /\b(?:sieve|strainer|muslin|cloth)\b/iu.test(rest)) return does('strain')
   if (/^(?:move|transfer|put|return)$/.test(word) && /\b(?:warm|low) oven\b/iu.test(rest)) return does('hold')
   if (/^(?:discard|bin|throw)$/.test(word) && LIQUID_AWAY.test(rest)) return does('drain')
@@ -104,7 +110,9 @@ function changesNothing({ verb: { word }, rest, full, parsed, clause }: Said): T
   const isLiftedOut =
     /^(?:lift|take|remove|scoop)$/.test(word) &&
     OUT.test(rest) &&
-    (LIES_IN.test(lay) || DRIPS_OFF.test(sentenceAfter(parsed, clause)))
+    (LIES_IN.test(lay) ||
+      DRIPS_OFF.test(sentenceAfter(parsed, clause)) ||
+      KEEPS_LIQUOR.test(sentenceAfter(parsed, clause)))
   if (SEPARATES.test(rest) || isLiftedOut || (word === 'fish' && /\bout\b/u.test(rest))) return does('drain')
   if (/^(?:pat|blot)$/.test(word) && KEEPS_LIQUOR.test(sentenceAfter(parsed, clause))) return does('drain')
   // "Shake in the rest of the sugar and carry on till it is stiff".
@@ -201,6 +209,16 @@ function works(said: Said): Told {
   // "Flake the tofu into the pan" puts it there.
   if (/^(?:flake|crumble|tear|grate|slice|snip|break|shred|chop|cut)$/.test(verb.word) && INTO_PAN.test(rest))
     return ['put', null]
+  // "Crush in the garlic": it goes to the rest.
+  if (
+    /^(?:crush|snip|tear|grind|grate)$/.test(verb.word) &&
+    /^\s*in\s+(?:[\p{L}\d]+ ){0,3}(?:garlic|cloves?|ginger|chill?i(?:es)?|basil|parsley|mint|chives|herbs|spices)\b/iu.test(
+      rest,
+    )
+  )
+    return ['put', null]
+  // "Grate over some nutmeg", "snip over the chives".
+  if (/^(?:grate|snip|tear|grind|crumble)$/.test(verb.word) && /^\s*over\b/iu.test(rest)) return ['put', null]
   if (
     verb.word === 'shake' &&
     /^\s*(?:in|over|on)\b(?! (?:a|an|the) (?:\w+ )?(?:jar|bottle|bag|tub|shaker))/iu.test(rest)
@@ -229,7 +247,7 @@ function works(said: Said): Told {
 }
 const A_SIDE = /\d\s*(?:min|mins|minutes?)\s*(?:\/|a |per |each )\s*side\b/iu
 /** "Drain, squeezing out as much as you can". */
-const SQUEEZED = /\b(?:squeez|wring)(?:e|ing)\b/iu
+const SQUEEZED = /\b(?:squeez|wring)ing\b/iu
 
 const KEEPS_GOING =
   /^\s*(?:it|them|everything|the pan)?\s*(?:moving|stirring|going|turning|tossing|cooking|bubbling|simmering)\b/iu
@@ -243,6 +261,9 @@ const CARRIES = /^(?:scoop|transfer|move|spoon|ladle|scrape|decant|lift)$/
 const INTO_A_VESSEL =
   /\b(?:in)?to (?:a|an|the|your) (?:[\p{L}-]+ ){0,3}(?:blender|processor|jug|pan|pot|bowl|saucepan|wok|skillet)\b[^.;]*\b(?:with|plus|and|along)\b/iu
 
+const THROUGH_A_MILL =
+  /\bthrough (?:a|an|the|your) (?:[\p{L}-]+ ){0,2}(?:ricer|mouli|food mill|mouli-légumes|potato press)\b/iu
+
 function withVerb(said: Said): Told {
   const { verb, rest, full, words, next } = said
   // "Hold 2 minutes": it goes on as it was.
@@ -254,6 +275,9 @@ function withVerb(said: Said): Told {
   if (CARRIES.test(verb.word) && INTO_A_VESSEL.test(rest)) return ['put', null]
   if (/^(?:spread|lay|arrange|put|place|scatter|tip|set)$/.test(verb.word) && isIntoOven(words))
     return does('roast')
+  // "Pass it through a potato ricer".
+  if (/^(?:pass|push|press|put|rub|work|run|force|squeeze)$/.test(verb.word) && THROUGH_A_MILL.test(rest))
+    return does('mash')
   const vessel = onVessel(said)
   if (vessel !== null) return vessel
   switch (verb.kind) {
@@ -291,7 +315,7 @@ export function readClause(
 ): Read {
   const words = parsed.bare.slice(clause.from, clause.to)
   const told = (): Told => {
-    if (clause.isRemark) return NOTHING
+    if (clause.isRemark) return TAKES_SO_LONG.test(words) ? ['go-on', null] : NOTHING
     if (clause.verb === null)
       return withoutVerb(words, previous === undefined ? '' : parsed.bare.slice(previous.from, previous.to))
     return withVerb({

@@ -68,6 +68,8 @@ export function durationsIn(
     if (low === null || high === null) continue
     // "As" is no second: a number in letters stands apart from its unit.
     if (/\p{L}$/u.test(match[1] ?? '') && /^\p{L}/u.test(match[0].slice((match[1] ?? '').length))) continue
+    // "But for 2 minutes less" is no time of its own.
+    if (/^\s*(?:less|fewer|short|shy)\b/iu.test(text.slice(match.index + match[0].length))) continue
     // "A second pan" is another one.
     if (/^a$/iu.test(match[1] ?? '') && /^second$/iu.test(unit)) continue
     const minutes = ((low + high) / 2) * perUnit(unit)
@@ -111,6 +113,10 @@ export function durationsIn(
   if (overnight !== null) found.push({ minutes: OVERNIGHT_MIN, at: overnight.index, end: overnight.index })
   return found.map(({ minutes, at, end }) => ({ minutes: Math.min(MOST_MIN, minutes), at, end }))
 }
+
+/** "This should take about 3 minutes." */
+export const TAKES_SO_LONG =
+  /^\s*(?:this|it|that|the whole thing)\s+(?:should |will |may |can |usually |normally )*takes? (?:only |just |about |around |roughly |up to |between )*(?:\d|a |an |two|three|four|five|six|eight|ten|twelve|fifteen|twenty|thirty)/iu
 
 const CELSIUS = /(-?\d{1,4})(?:\s*(?:-|–|to)\s*(\d{2,3}))?\s*(?:°|º|degrees?|deg)?\s*C\b(?!up)/
 const FAHRENHEIT = /(\d{2,4})(?:\s*(?:-|–|to)\s*(\d{2,3}))?\s*(?:°|º|degrees?|deg)?\s*F\b/

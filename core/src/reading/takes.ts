@@ -80,6 +80,8 @@ export class Taking {
   readonly excepted = new Set<string>()
   pronounSaid: string | null = null
   antecedent: Extract<Mention, { kind: 'named' }> | null = null
+  /** What the words turn to: "remove the bay leaf from the lentils and …". */
+  turnedTo: Lot | null = null
 
   constructor(stage: Stage, scene: Scene, doing: DoingText, operation: OperationId | null, text: number) {
     this.stage = stage
@@ -128,6 +130,7 @@ export class Taking {
   }
 
   hand(): Lot | null {
+    if (this.turnedTo !== null) return this.turnedTo
     const part = this.part
     const { bench, lines } = this.stage
     // "For the filling you fry the onion": something new, and not what lies there.

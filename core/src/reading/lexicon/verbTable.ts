@@ -137,7 +137,7 @@ batter [noun] = coat
 drizzle [joins noun] = coat
 spoon [noun]
   coat \bover\b
-  none \b(?:jars?|tins?|tubs?|moulds?)\b
+  none \b(?:jars?|tins?|tubs?|moulds?)\b|\binto (?:a|the|some)\b[^.;]*\b(?:muslin|cheesecloth|cloth|nut milk bag|sieve|colander)\b
   shape
 spread smear [noun]
   none \b(?:towel|cloth|rack|paper|tray|trays|tins?|sheet|sheets|plate|baking|board)\b
@@ -300,9 +300,9 @@ start begin
 add [put joins]
 incorporate-in [put joins]
 tip pour return put place lay slide drop lower arrange throw chuck bung stream trickle ladle pile feed
-+ rain shower splash tumble slosh glug dollop introduce submerge drown immerse cover heap sink float nestle go dump swirl ripple fork [put noun]
++ slip plunge drape rain shower splash tumble slosh glug dollop introduce submerge drown immerse cover heap sink float nestle go dump swirl ripple fork [put noun]
 stretch [noun]
-  shape \b(?:to|into|across) (?:the |its )?(?:edges|corners|tin|tray|sides)\b
+  shape \b(?:to|into|across) (?:the |its )?(?:edges|corners|tin|tray|sides)\b|\b(?:in)?to (?:a|an|flat|thin|long|two|four|six|eight) (?:[\w-]+ ){0,3}\w+
   none
 pinch [noun]
   shape \boff\b[^.;]*\b(?:pieces?|balls?|bits?|lumps?|portions?)\b
