@@ -45,7 +45,7 @@ const YIELDS: readonly RegExp[] = [
 
 /** "8 buns", "about 12 large patties", "1 loaf": how many pieces, and nothing more. */
 const PIECES =
-  /^(?:about |approx\.? |ca\.? )?(\d{1,3}|one|two|three|four|six|eight|ten|twelve|a dozen)(?:\s*(?:-|–|to)\s*\d{1,3})?\s+(?:dozen\s+)?(?:\p{L}+[ -]){0,2}(?:buns|rolls|loaf|loaves|burgers|patties|balls|cakes|muffins|pancakes|crepes|cookies|biscuits|sausages|wedges|dumplings|tacos|wraps|steaks|cutlets|nuggets|bars|skewers|squares|fritters|falafels?|koftas|jars?|glasses|bowls|pies|tarts?|pasties|rounds|wheels?|blocks?|logs?|roasts?|terrine|waffles|arancini|croquettes|samosas|empanadas|slices|tapas|pieces|nuggets|moulds|ramekins|verrines)\b[^\d]{0,30}$/iu
+  /^(?:about |approx\.? |ca\.? )?(\d{1,3}|one|two|three|four|six|eight|ten|twelve|a dozen)(?:\s*(?:-|–|to)\s*\d{1,3})?\s+(?:dozen\s+)?(?!(?:k?g|ml|l|oz|lbs?|cups?|tbsp|tsp|tins?|cans?|packs?)\b)(?:\p{L}+[ -]){0,2}(?:buns|rolls|loaf|loaves|burgers|patties|balls|cakes|muffins|pancakes|crepes|cookies|biscuits|sausages|wedges|dumplings|tacos|wraps|steaks|cutlets|nuggets|bars|skewers|squares|fritters|falafels?|koftas|jars?|glasses|bowls|pies|tarts?|pasties|rounds|wheels?|blocks?|logs?|roasts?|terrine|waffles|arancini|croquettes|samosas|empanadas|slices|tapas|pieces|nuggets|moulds|ramekins|verrines)\b(?:\s*[(,;–—-]\D{0,40}|\s+(?:each|in all|in total|altogether|or so|for|to)\b\D{0,30})?\.?$/iu
 const HOW_MANY: Readonly<Record<string, number>> = { ...NUMBER_WORDS, 'a dozen': 12 }
 /** How many pieces a line says that there are, and nothing more; null where it says no such thing. */
 export function piecesIn(text: string): number | null {

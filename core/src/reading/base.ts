@@ -155,6 +155,18 @@ function isTakenAlready({ t, clause, hand, rest, before, isMet, isPut, hasObject
 
 const BACK = /^(?:return|tip|put)$/
 const BRINGS_BACK = /^(?:return|add|tip|stir|scrape|transfer)$/
+const TO_BLENDER = /\b(?:in|(?:in)?to) the (?:blender|food processor|processor|jug of the blender)\b/iu
+/** "Add the coconut milk to the blender": to what was blended there last. */
+function isToBlender({ t, rest, isPut }: At): boolean {
+  if (!isPut || !TO_BLENDER.test(rest) || hasTargetIn(t.takes)) return false
+  const there = t.lastLot(
+    ({ operation, isAside }) => !isAside && (operation === 'blend' || operation === 'rice'),
+  )
+  if (there === undefined || t.isTaken(there)) return false
+  takeInto(t, there)
+  return true
+}
+
 /** "Add to the pan": what is on the heat there, not what was made beside it. */
 function isToPan({ t, clause, hand, rest, isPut, hasObject }: At): boolean {
   if (!isPut || !TO_PAN.test(rest)) return false
@@ -211,6 +223,7 @@ function isFried({ t, clause, hand }: At): boolean {
 /** In this order; the first that settles it ends the search. */
 const RULES: readonly ((at: At) => boolean)[] = [
   isOver,
+  isToBlender,
   isToPan,
   isTakenAlready,
   ({ t, clause, rest, hand, hasObject, before, isMoreOf }) => {
@@ -249,7 +262,7 @@ export function joinBase(t: Taking, clause: Clause, said: Said): void {
   if (hand === null) return
   const rest = t.doing.parsed.bare.slice(clause.verbTo, clause.to)
   // "Repeat with the walnuts": with them alone.
-  if (clause.verb?.word === 'repeat' && t.hasAny) return
+  if (clause.isBowl === true || (clause.verb?.word === 'repeat' && t.hasAny)) return
   const rich = said.hasObject || said.before ? undefined : theDish(t, clause, hand, rest)
   if (rich !== undefined) {
     t.join(rich)

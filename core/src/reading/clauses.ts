@@ -21,6 +21,8 @@ export interface Clause extends Span {
   readonly isRemark: boolean
   /** It tells of another way to do what was told before: no word of it counts. */
   readonly isOtherWay: boolean
+  /** One of several bowls that are set out: what is in it, by itself. */
+  readonly isBowl?: boolean
 }
 
 /** A text cut into clauses, with the words of each that name nothing blanked. */
@@ -52,6 +54,9 @@ const TO_COOK_BEFORE =
 /** "Grill for 10 min, or bake at 190 C for 20": the second is another way. */
 const OR_ELSE = /,\s*or\s*$/iu
 const COOKS = /^(?:bake|roast|grill|fry|pan-fry|deep-fry|air-fry|steam|broil|microwave|barbecue)$/
+
+/** "Serve as it is, or blend until smooth": what may be done with it. */
+const SERVED = /^(?:serve|use|eat|enjoy)$/
 
 const FORBIDS = /\b(?:do not|don['’]t|never|nor|no need to)\s*(?:\w+\s+)?$/iu
 
@@ -131,6 +136,38 @@ const firstOf = (words: string): string => /\p{L}+/u.exec(words)?.[0].toLowerCas
 const TIMED =
   /\b\d+(?:[.,]\d+)?\s*(?:-\s*\d+\s*)?(?:s|secs?|seconds?|min|mins|minutes?|h|hrs?|hours?)\b[^,;]*[,;]/giu
 
+const SETS_BOWLS =
+  /^\W*(?:(?:set (?:up|out)|prepare|put out|arrange|get(?: out| ready)?|have|line up|take|lay out|fill|use|you(?:'ll| will)? need)\s+)(?:two|three|four|2|3|4)\s+(?:\p{L}+ ){0,2}(?:bowls|plates|dishes|stations)\b/iu
+const BOWL_OPENS =
+  /^\W*(?:and )?(?:one|another|a second|a third|the (?:second|third|fourth|other|last|next))\s+(?:bowl |plate |dish )?with\b/iu
+const ONE_BOWL =
+  /(?:\band )?\b(?:one|another|a second|a third|the (?:first|second|third|fourth|other|last|next))\s+(?:bowl |plate |dish |one )?(?:with|for|of|holding|containing|holds|gets)\s+/giu
+const SEVERAL_IN_IT = /\b(?:and|plus|mixed with|together)\b|[,&+]/iu
+/** "Set up three bowls: one with the flour, one with the milk and vinegar": a clause for each; a food alone is no doing. */
+function bowlsIn(text: string, { from, to }: Span, sentence: number): Clause[] {
+  const words = text.slice(from, to)
+  if (!SETS_BOWLS.test(words) && !BOWL_OPENS.test(words)) return []
+  const starts = [...words.matchAll(ONE_BOWL)].map(({ index }) => from + index)
+  return starts.map((start, at) => {
+    const end =
+      (starts[at + 1] ?? to) - (/[\s,;]*$/u.exec(text.slice(start, starts[at + 1] ?? to))?.[0].length ?? 0)
+    const held = text.slice(start, end).replace(/^and /iu, '')
+    return {
+      from: start,
+      to: end,
+      verb: null,
+      verbFrom: start,
+      verbTo: start,
+      sentence,
+      isJoined: false,
+      isOptional: false,
+      isRemark: !SEVERAL_IN_IT.test(held),
+      isOtherWay: false,
+      isBowl: true,
+    }
+  })
+}
+
 function clausesOf(
   text: string,
   bare: string,
@@ -139,6 +176,8 @@ function clausesOf(
   subordinates: readonly Subordinate[],
   own: OwnWords,
 ): Clause[] {
+  const bowls = bowlsIn(text, sentence, number)
+  if (bowls.length > 0) return bowls
   const cuts = cutsIn(bare, sentence, own)
   const words = text.slice(sentence.from, sentence.to)
   const isOptional = (from: number, to: number): boolean =>
@@ -207,11 +246,11 @@ function clausesOf(
     const link = next === undefined ? null : LINK.exec(gap)
     const to = next === undefined ? sentence.to : link === null ? next.start : cut.to + link.index
     const previous = cuts[index - 1]
+    const between = text.slice(previous?.to ?? cut.at.at, cut.at.at)
     isElse =
       previous !== undefined &&
-      COOKS.test(cut.found.verb.word) &&
-      COOKS.test(previous.found.verb.word) &&
-      OR_ELSE.test(text.slice(previous.to, cut.at.at))
+      ((COOKS.test(cut.found.verb.word) && COOKS.test(previous.found.verb.word) && OR_ELSE.test(between)) ||
+        (index === 1 && SERVED.test(previous.found.verb.word) && /\bor\s*$/iu.test(between)))
     const isJoined =
       previous !== undefined && /^\s*(?:,|,?\s*(?:and|&|then))\s*$/iu.test(text.slice(previous.to, cut.at.at))
     push(

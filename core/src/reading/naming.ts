@@ -1,11 +1,22 @@
 import { type Verb, verbOf } from './lexicon/verbs'
 import type { Scene } from './mentions'
-import { type Fit, fitAt, TOO_COMMON } from './named'
+import { type Fit, fitAt, type Named, TOO_COMMON } from './named'
 import { stemsOf, type Token } from './tokens'
 
 /** "The grated potatoes": those that the list has grated. */
 const MADE_SO =
   /\b(grated|cut|sliced|diced|chopped|cooked|raw|whole|mashed|crushed|ground|shredded)\s+(?:\p{L}+\s+)?$/iu
+/** "The dried mushrooms": those that the list calls so, and not the fresh. */
+const COMES_SO =
+  /\b(dried|dry|fresh|frozen|tinned|canned|raw|cooked|smoked|green|red|white|black)\s+(?:\p{L}+\s+)?$/iu
+const isCalledSo = ({ line }: Named, before: string): boolean => {
+  const word = COMES_SO.exec(before)?.[1]
+  if (word === undefined) return false
+  const text = line?.line.text ?? ''
+  return /^fresh$/iu.test(word)
+    ? !/\bdr(?:y|ied)\b/iu.test(text)
+    : new RegExp(`\\b${word}\\b`, 'iu').test(text)
+}
 function isPreparedAs(prep: string, before: string): boolean {
   const word = MADE_SO.exec(before)?.[1]
   return word !== undefined && new RegExp(`\\b${word}\\b`, 'iu').test(prep)
@@ -31,7 +42,8 @@ function weight({ of, run, coverage, isHead, isOwn }: Fit, scene: Scene, before:
     (of.kind === 'part' || isLeft ? 6 : isHere ? -10 : -45) +
     (isHere ? 12 : isNear ? (isLeft ? 24 : 3) : 0) +
     (of.kind === 'line' ? 1 : 0) +
-    (isPreparedAs(of.line?.line.prep ?? '', before) ? 25 : 0) -
+    (isPreparedAs(of.line?.line.prep ?? '', before) ? 25 : 0) +
+    (of.kind === 'line' && isCalledSo(of, before) ? 35 : 0) -
     (of.purpose !== null && of.purpose !== scene.verb ? 5 : 0) -
     // "The oil", where the list measures one and has some more for the pan.
     (of.purpose === 'fry' && of.line?.mass == null && /\bthe\s+$/iu.test(before) ? MORE_FOR_THE_PAN : 0)
@@ -118,6 +130,7 @@ export function namedAt(
           best.isHead &&
           isPreparedAs(of.line?.line.prep ?? '', before) ===
             isPreparedAs(best.of.line?.line.prep ?? '', before) &&
+          isCalledSo(of, before) === isCalledSo(best.of, before) &&
           (isEachKind || coverage < 1 === best.coverage < 1 || SEVERAL.has(token.text)) &&
           of.part === best.of.part &&
           scene.bench.left(of.id) > 1e-9,

@@ -239,6 +239,9 @@ function works(said: Said): Told {
     next.sentence === said.clause.sentence &&
     !/^\s*(?:the|a|an|your|it|them)\b/iu.test(parsed.bare.slice(next.verbTo, next.to))
   if (sense?.operation == null && namesIt) return ['put', null]
+  // "Set aside for 10 minutes to thicken".
+  if (verb.word === 'set' && /\b(?:aside|to one side)\b/iu.test(rest) && timeIn(full) !== null)
+    return does('rest')
   // "Small heaps into hot oil, flatten, 3 min/side".
   if (sense?.operation === 'shape' && A_SIDE.test(said.full)) return does('shallow-fry')
   if (sense?.operation === 'drain' && SQUEEZED.test(sentenceAfter(parsed, said.clause)))
@@ -261,16 +264,27 @@ const CARRIES = /^(?:scoop|transfer|move|spoon|ladle|scrape|decant|lift)$/
 const INTO_A_VESSEL =
   /\b(?:in)?to (?:a|an|the|your) (?:[\p{L}-]+ ){0,3}(?:blender|processor|jug|pan|pot|bowl|saucepan|wok|skillet)\b[^.;]*\b(?:with|plus|and|along)\b/iu
 
+const MACHINE_RUNS =
+  /\b(?:machine|motor|blender|processor|mixer)\b[^.;,]{0,12}\b(?:running|on|going|still turning)\b/iu
+const sentenceFrom = ({ text }: Parsed, { from }: Clause): number =>
+  from - (/[^.;!?]*$/u.exec(text.slice(0, from))?.[0].length ?? 0)
 const THROUGH_A_MILL =
   /\bthrough (?:a|an|the|your) (?:[\p{L}-]+ ){0,2}(?:ricer|mouli|food mill|mouli-légumes|potato press)\b/iu
 
 function withVerb(said: Said): Told {
-  const { verb, rest, full, words, next } = said
+  const { verb, rest, full, words, next, parsed, clause } = said
   // "Hold 2 minutes": it goes on as it was.
   if (verb.word === 'hold' && HOLDS_ON.test(full) && timeIn(full) !== null && isBoiling(said))
     return ['go-on', null]
   // "Keep it moving 4 minutes": it goes on.
   if (verb.word === 'keep' && KEEPS_GOING.test(full) && timeIn(full) !== null) return ['go-on', null]
+  // "With the machine running, drizzle in the oil".
+  if (
+    /^(?:drizzle|add|pour|trickle|stream|feed|drop|spoon)$/.test(verb.word) &&
+    MACHINE_RUNS.test(parsed.text.slice(sentenceFrom(parsed, clause), clause.verbFrom)) &&
+    !(next?.sentence === clause.sentence && next.verb?.senses.some(({ operation }) => operation === 'blend'))
+  )
+    return does('blend')
   // "Scoop the vegetables into a blender with the salt" brings them together.
   if (CARRIES.test(verb.word) && INTO_A_VESSEL.test(rest)) return ['put', null]
   if (/^(?:spread|lay|arrange|put|place|scatter|tip|set)$/.test(verb.word) && isIntoOven(words))
@@ -316,6 +330,7 @@ export function readClause(
   const words = parsed.bare.slice(clause.from, clause.to)
   const told = (): Told => {
     if (clause.isRemark) return TAKES_SO_LONG.test(words) ? ['go-on', null] : NOTHING
+    if (clause.isBowl === true) return does('mix')
     if (clause.verb === null)
       return withoutVerb(words, previous === undefined ? '' : parsed.bare.slice(previous.from, previous.to))
     return withVerb({

@@ -65,7 +65,7 @@ pick
   none \b(?:over|out)\b
   trim
 chop dice slice cut shred tear mince cube halve quarter carve crack snip julienne split flake bash chunk
-+ sliver spiralise spiralize [noun]
++ sliver shave spiralise spiralize [noun]
   shape \b(?:pastry|dough)\b
   trim \boff\b[^.;]{0,20}\b(?:stems?|ends?|tops?|roots?|stalks?|core|skin|peel|rind|crust)\b|\b(?:tops?|ends|stems?|stalks?|roots?|lids?)\s+off\b
   none \ba (?:cross|slit|hole|vent)|\bthe heat\b
