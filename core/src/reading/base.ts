@@ -122,7 +122,10 @@ function isOver({ t, clause, hand, rest, before, isMet, hasObject, hasPronoun }:
     )
     return true
   }
-  const isAdded = clause.verb?.word === 'add' && (hasPronoun || (rest.trim() === '' && !hasObject))
+  const isAdded =
+    clause.verb?.word === 'add' &&
+    (hasPronoun || (rest.trim() === '' && !hasObject)) &&
+    !/\bto an? /iu.test(rest)
   if (!(OVER.test(rest) || isAdded || isOverName) || before || hasTargetIn(t.takes)) return false
   if (!hasObject) t.join(hand)
   // "Loosen it with a ladleful of the broth and stir it in": into the broth.
@@ -167,6 +170,20 @@ function isToBlender({ t, rest, isPut }: At): boolean {
   return true
 }
 
+const TO_BOWL = /\b(?:in|(?:in)?to) the (?:large |big |mixing |other |same |first )*bowl\b/iu
+const STIRRED: ReadonlySet<string> = new Set(['mix', 'rinse', 'mash', 'grate', 'rice', 'squeeze', 'chop'])
+/** "Whisk the stock in a jug. Pour into the bowl": to what was mixed in the bowl. */
+function isToBowl({ t, hand, rest, isPut, hasObject, before }: At): boolean {
+  if (!isPut || !TO_BOWL.test(rest) || before || hasTargetIn(t.takes)) return false
+  const there = t.lastLot(
+    (lot) => lot !== hand && !lot.isAside && !t.isTaken(lot) && STIRRED.has(lot.operation ?? ''),
+  )
+  if (there === undefined || !(hand.isLiquid || hasObject)) return false
+  if (!hasObject) t.join(hand)
+  takeInto(t, there)
+  return true
+}
+
 /** "Add to the pan": what is on the heat there, not what was made beside it. */
 function isToPan({ t, clause, hand, rest, isPut, hasObject }: At): boolean {
   if (!isPut || !TO_PAN.test(rest)) return false
@@ -207,7 +224,7 @@ function isJoined(at: At): boolean {
   const hasLots = t.takes.lots.some(({ role }) => role === 'object') || t.takes.parts.length > 0
   const lead = t.doing.parsed.bare.slice(clause.from, clause.verbFrom)
   const goesIn = /^\s*(?:in|through|over|back)\b/iu.test(rest) || /\bin[\s,]*$/iu.test(lead)
-  if (!hasLots || isPut || goesIn) t.join(hand)
+  if (!hasLots || isPut || goesIn || (t.turnedTo === hand && hasOpenTarget(clause, rest))) t.join(hand)
   return true
 }
 
@@ -224,6 +241,7 @@ function isFried({ t, clause, hand }: At): boolean {
 const RULES: readonly ((at: At) => boolean)[] = [
   isOver,
   isToBlender,
+  isToBowl,
   isToPan,
   isTakenAlready,
   ({ t, clause, rest, hand, hasObject, before, isMoreOf }) => {

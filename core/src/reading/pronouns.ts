@@ -40,7 +40,16 @@ export function takePronoun(
   t.pronounSaid = mention.word
   // What the doing itself named before is meant: "put the dough in a bowl and cover it".
   const hand = t.hand()
-  if (before || ((t.takes.lots.length > 0 || t.takes.lines.length > 0) && mention.role === 'object')) return
+  // "Heat the oil and fry them": in it.
+  const isInFat =
+    t.takes.lots.length + t.takes.parts.length === 0 &&
+    t.takes.lines.every(({ of }) => of.foodClass === 'fat') &&
+    mention.role === 'object'
+  if (
+    !isInFat &&
+    (before || ((t.takes.lots.length > 0 || t.takes.lines.length > 0) && mention.role === 'object'))
+  )
+    return
   if (hand !== null && t.isTaken(hand)) {
     // "Fry the paste in it": in what lay there.
     const other =

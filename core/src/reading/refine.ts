@@ -187,8 +187,8 @@ export function refined(
   // "Stir 4 min" in the pan where it fries: the heat goes on.
   if (
     operation === 'mix' &&
-    verb === 'stir' &&
-    (durationsIn(words)[0]?.minutes ?? 0) >= 2 &&
+    ((verb === 'stir' && (durationsIn(words)[0]?.minutes ?? 0) >= 2) ||
+      (verb === 'toss' && isTimed && takes.lines.length > 0)) &&
     joined.some((lot) => lot.operation !== null && FRIED.has(lot.operation)) &&
     !/\boff the heat\b/iu.test(words)
   )
@@ -263,6 +263,18 @@ const TURNED_DOWN =
 const OFF_IT = /\b(?:off the heat|to cool|aside|cold|fridge)\b/iu
 const UP_TO_PRESSURE =
   /\b(?:(?:up )?to (?:full |high |low )?pressure|lock (?:on )?the lid|seal the (?:pot|lid))\b[^.;]{0,24}$|\b(?:high|low|full) pressure\b/iu
+const IN_A_PAN =
+  /\b(?:griddle|skillet|frying pan|non-?stick pan|tawa|crepe pan|crêpe pan|waffle iron)\b|\b(?:batter|pancakes?|crepes?|crêpes?|omelettes?|omelets?|blinis?)\b/iu
+const STILL_RAW: ReadonlySet<OperationId> = new Set([
+  'mix',
+  'rest',
+  'blend',
+  'whip',
+  'soak',
+  'chill',
+  'hydrate',
+  'culture',
+])
 const DRY_PAN = /\b(?:dry|hot|cast-iron|ungreased) (?:frying )?(?:pan|skillet|tawa|griddle)\b/iu
 function cooks(
   words: string,
@@ -281,6 +293,8 @@ function cooks(
   // After a toss with spices the frying goes on.
   if (isGoingOn && (last === 'coat' || last === 'mix') && lastHeat !== null && FRIES.has(lastHeat))
     return lastHeat
+  // "Pour in a quarter of the batter and cook": it sets in the pan.
+  if (IN_A_PAN.test(words) && has(STARCHY) && last !== null && STILL_RAW.has(last)) return 'shallow-fry'
   const hasFat = has(new Set(['fat']))
   if (last === 'boil' || last === 'simmer' || last === 'heat') return isWet || !hasFat ? 'simmer' : 'simmer'
   if (isWet && !(last !== null && HOT.has(last))) return has(STARCHY) && !hasFat ? 'thicken' : 'simmer'

@@ -106,12 +106,15 @@ function noteTopic(t: Taking, clause: Clause): void {
     t.takes.topic = only.of[0].part
 }
 
-const TAKES_OUT = /^(?:remove|discard|fish|pick|pull|lift|take)$/
+const TAKES_OUT = /^(?:scoop|scrape|remove|discard|fish|pick|pull|lift|take)$/
+const OUT_OF_HEAT = /\b(?:out of|from) the (?:hot )?(?:oven|pan|heat|steamer|grill|fridge)\b/iu
 /** "Remove the bay leaves from the lentils and stir in the peas": into the lentils. */
 function noteTurn(t: Taking, clause: Clause): void {
   const rest = t.doing.parsed.bare.slice(clause.verbTo, clause.to)
-  if (!TAKES_OUT.test(clause.verb?.word ?? '') || !/\bfrom the\b/iu.test(rest)) return
-  const from = clause.verbTo + rest.search(/\bfrom the\b/iu)
+  const isOut = OUT_OF_HEAT.test(rest)
+  if (!TAKES_OUT.test(clause.verb?.word ?? '') || !(isOut || /\bfrom the\b/iu.test(rest))) return
+  // "Take the tomatoes out of the oven": those; "remove the bay from the lentils": the lentils.
+  const from = isOut ? 0 : clause.verbTo + rest.search(/\bfrom the\b/iu)
   for (const one of scan(t.doing.parsed, clause, { ...t.scene, part: t.part })) {
     if (one.at < from) continue
     const { bench } = t.stage
@@ -126,9 +129,13 @@ function noteTurn(t: Taking, clause: Clause): void {
   }
 }
 
+const READIES = /^(?:prick|score|scrub|wipe|pat|dry|brush|unwrap|stick|break|clean|pierce|slash)$/
 /** "I take my carrot and …": what a clause that does nothing names is what "it" means next. */
 function noteAntecedent(t: Taking, clause: Clause): void {
   const word = clause.verb?.word ?? ''
+  if (READIES.test(word))
+    for (const one of scan(t.doing.parsed, clause, { ...t.scene, part: t.part }))
+      if (one.kind === 'named' && one.role === 'object' && one.of[0]?.kind === 'line') t.readied ??= one
   if (/^(?:make|prepare|finish|cook|mix)$/.test(word) && t.takes.topic === null) noteTopic(t, clause)
   if (!/^(?:take|start|begin|open|get|remember|use|unroll|unfold)$/.test(word)) return
   for (const one of scan(t.doing.parsed, clause, { ...t.scene, part: t.part }))
@@ -175,7 +182,10 @@ export function takesOf(
       noteAntecedent(taking, clause)
       noteTurn(taking, clause)
       keepBack(taking, clause)
-    } else takeClause(taking, clause, clause === doing.main && shared.length > 0 ? shared : null)
+    } else {
+      if (/^(?:scoop|scrape)$/.test(clause.verb?.word ?? '')) noteTurn(taking, clause)
+      takeClause(taking, clause, clause === doing.main && shared.length > 0 ? shared : null)
+    }
   }
   const { takes } = taking
   if (doing.clauses.some(({ verb }) => verb?.word === 'repeat'))

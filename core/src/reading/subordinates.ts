@@ -77,7 +77,8 @@ function doingWithin(text: string, from: number, mark: number): number {
         ? !found.verb.isNoun
         : DETERMINERS.has(second.text) ||
           /^(?:in|out|off|into|with|over|aside|to|on|up|for|until|till|well)$/.test(second.text) ||
-          (!found.verb.isNoun && /^(?:back|gently|at|under)$/.test(second.text))
+          (!found.verb.isNoun && /^(?:back|gently|at|under)$/.test(second.text)) ||
+          (found.verb.word === 'keep' && /^(?:warm|hot)$/.test(second.text))
     if (isDoing) return from + index
   }
   return mark

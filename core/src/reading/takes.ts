@@ -80,6 +80,8 @@ export class Taking {
   readonly excepted = new Set<string>()
   pronounSaid: string | null = null
   antecedent: Extract<Mention, { kind: 'named' }> | null = null
+  /** What a verb that does nothing names: "prick the aubergines". */
+  readied: Extract<Mention, { kind: 'named' }> | null = null
   /** What the words turn to: "remove the bay leaf from the lentils and …". */
   turnedTo: Lot | null = null
 

@@ -1,6 +1,7 @@
 import type { OperationId } from '../model'
 import { HOT, PIECE_WORDS } from './lexicon/things'
 import type { Named } from './named'
+import { takeNamed } from './meanings'
 import type { Taking } from './takes'
 import { stemsOf } from './tokens'
 
@@ -117,6 +118,9 @@ export function takeUnsaid(t: Taking): void {
     t.takes.lines.every(({ of }) => of.foodClass === 'fat')
   if (isOnlyFat && hand !== null && !hand.isAside) t.join(hand)
   const isFirst = ![...bench.lots, ...bench.gone()].some((lot) => t.part === null || lot.part === t.part)
+  // "Prick the aubergines all over and grill for 25 minutes."
+  const isNothing = t.takes.lines.length + t.takes.lots.length + t.takes.parts.length === 0
+  if (t.readied !== null && isNothing && t.operation !== null) takeNamed(t, { ...t.readied, role: 'object' })
   if (isFirst) takeTheRest(t, unused)
   if (
     isFirst &&

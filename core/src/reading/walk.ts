@@ -216,6 +216,8 @@ export class Walk {
     const ids = new Set(lots.map(({ lot }) => lot.stepId))
     for (const made of [...this.#made].reverse()) {
       if (!ids.has(made.lot.stepId)) continue
+      // What was cooked before it is not cooked again.
+      if (made.operation !== null && ON_HEAT.has(made.operation)) continue
       for (const { lot } of made.takes.lots) ids.add(lot.stepId)
       for (const one of made.takes.lines) {
         if (one.share === null) continue

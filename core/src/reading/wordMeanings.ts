@@ -14,7 +14,10 @@ export function takeWord(
   const here = live.filter((lot) => lot.part === t.part)
   const hand = t.hand()
   const called = live.filter((one) => one.called.has(word)).at(-1)
+  // "Pour over the base": over what stands there, not what is poured.
+  const base = word === 'base' ? live.filter((one) => one !== hand && !one.isLiquid).at(-1) : undefined
   const lot =
+    base ??
     (called !== undefined && hand?.called.has(word) !== true ? called : undefined) ??
     (hand !== null && live.includes(hand) ? hand : undefined) ??
     here.at(-1) ??

@@ -33,7 +33,7 @@ export const ON_HEAT: ReadonlySet<OperationId> = new Set([
 
 /** An object that is a thing of the kitchen and no food: "heat the oven", "put the lid on". */
 export const VESSEL_ONLY =
-  /^\s*(?:back |up |down |off |on |over |tightly |loosely )*(?:(?:the|a|an|your|its|six|two|another|some)\s+)?(?:(?:fan|wide|large|heavy|deep|small|grill|frying|griddle|dry|non-?stick|air|cast-?iron|loaf|baking|clean|damp|hot|low|medium|pressure|tart|cake|\d+\s*-?\s*cm|\d+\s*g|inch|silicone|stick|cast|iron|non)\s+)*(?:oven|grill|broiler|pan|skillet|wok|kadhai|tava|tawa|pot|lid|plate|cloth|towel|foil|parchment|paper|weight|heat|flame|temperature|barbecue|griddle|steamer|air ?fryer|air-fryer|edges?|blender|tins?|trays?|moulds?|ring|cups|dish|burner|kettle|board|film|oven gloves|bowl over|it down|it up)\b/iu
+  /^\s*(?:back |up |down |off |on |over |tightly |loosely )*(?:(?:the|a|an|your|its|six|two|another|some)\s+)?(?:(?:lightly|well|greased|oiled|seasoned|buttered|ungreased|fan|wide|large|heavy|deep|small|grill|frying|griddle|dry|non-?stick|air|cast-?iron|loaf|baking|clean|damp|hot|low|medium|pressure|tart|cake|\d+\s*-?\s*cm|\d+\s*g|inch|silicone|stick|cast|iron|non)\s+)*(?:oven|grill|broiler|pan|skillet|wok|kadhai|tava|tawa|pot|lid|plate|cloth|towel|foil|parchment|paper|weight|heat|flame|temperature|barbecue|griddle|steamer|air ?fryer|air-fryer|edges?|blender|tins?|trays?|moulds?|ring|cups|dish|burner|kettle|board|film|oven gloves|bowl over|it down|it up)\b/iu
 
 /** Things that a step works in or with; never food. */
 export const VESSELS = new Set(
@@ -86,9 +86,9 @@ export const DRY: ReadonlySet<FoodClass> = new Set([
 
 /** What an operation makes is called by these. @source practice */
 export const PRODUCTS: Readonly<Partial<Record<OperationId, string>>> = {
-  mix: 'mixture mix batter sauce dressing marinade glaze brine paste slurry blend syrup wet',
+  mix: 'mixture mix batter sauce dressing marinade glaze brine paste slurry blend syrup wet crumble',
   blend: 'puree paste cream sauce mixture blend milk batter marinade dressing smoothie base pulp',
-  rice: 'crumb meal powder mixture mince rubble paste',
+  rice: 'crumb crumble meal powder mixture mince rubble paste',
   knead: 'dough mixture',
   mash: 'mash mixture mince',
   whip: 'foam cream meringue peak',
