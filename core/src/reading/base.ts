@@ -1,6 +1,7 @@
 import type { Lot } from './bench'
 import type { Clause } from './clauses'
 import { HOT, ON_HEAT, VESSELS } from './lexicon/things'
+import { takeNamed } from './meanings'
 import type { Taking, Takes } from './takes'
 import { stemsOf } from './tokens'
 
@@ -279,6 +280,17 @@ export function joinBase(t: Taking, clause: Clause, said: Said): void {
   const hand = t.hand()
   if (hand === null) return
   const rest = t.doing.parsed.bare.slice(clause.verbTo, clause.to)
+  // "Unroll the pastry and cut in half."
+  if (
+    t.readied !== null &&
+    clause.verb?.kind === 'do' &&
+    !said.hasObject &&
+    !said.hasPronoun &&
+    !said.before
+  ) {
+    takeNamed(t, { ...t.readied, role: 'object' })
+    if (t.hasAny) return
+  }
   // "Repeat with the walnuts": with them alone.
   if (clause.isBowl === true || (clause.verb?.word === 'repeat' && t.hasAny)) return
   const rich = said.hasObject || said.before ? undefined : theDish(t, clause, hand, rest)

@@ -141,7 +141,9 @@ export function takeNamed(t: Taking, mention: Extract<Mention, { kind: 'named' }
         t.lot(brine, said.share, role, said.amountG)
         continue
       }
-      if (isTap || bench.left(of.id) <= 1e-9 || isOfTheTap(t, of, mention)) {
+      // "In 300 ml of hot water", where the list has two spoonfuls for the starch.
+      const isMoreThanListed = said.amountG !== undefined && said.amountG > (of.line?.mass?.value ?? 0)
+      if (isTap || isMoreThanListed || bench.left(of.id) <= 1e-9 || isOfTheTap(t, of, mention)) {
         t.takes.hasTap = true
         continue
       }

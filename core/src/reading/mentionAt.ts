@@ -179,9 +179,11 @@ function dryOrWet(here: Here): Answer {
   const isSum = /^[+&]$/.test(next?.text ?? '') || /^[+&]$/.test(tokens[index - 1]?.text ?? '')
   if (isPartName || !(isAlone || isSum) || !/^(?:dry|wet)$/.test(token.text)) return null
   // "Add wet to dry".
-  const isPaired = /^(?:add|pour|mix|stir|fold|tip|combine|to|into|with|and)$/.test(
-    tokens[index - 1]?.text ?? '',
-  )
+  const previous = tokens[index - 1]?.text ?? ''
+  const isPaired =
+    /^(?:add|pour|mix|stir|fold|tip|combine|into|with)$/.test(previous) ||
+    // "Leave to dry" is no order to the dry things.
+    (/^(?:to|and)$/.test(previous) && /^(?:wet|dry|liquid)$/.test(tokens[index - 2]?.text ?? ''))
   if (!isDet(tokens[index - 1]) && !isSum && !isPaired) return null
   return met({
     kind: 'group',

@@ -60,7 +60,7 @@ const BOILS =
   /\bto (?:a|the) (?:gentle |rolling |full |slow |good )*(?:boil|bubble)\b|\bup slowly\b|^\s*boil/iu
 const SIMMERS = /\bto (?:a|the) (?:gentle |bare )*simmer\b/iu
 const LOW = /\b(?:gently|gentle|low|slowly|lid on|covered|soft|softens?|translucent|limp|flop)\b/iu
-const BROWNS = /\b(?:brown|golden|char\w*|colou?r|high heat|fierce|crisp|caramel\w*)\b/iu
+const BROWNS = /\b(?:brown(?:ed|s)?|golden|char\w*|colou?r|high heat|fierce|crisp|caramel\w*)\b/iu
 
 /**
  * The operation as the things at hand make it: "cook" in fat is sweating, in liquid simmering; what lies in water soaks.
@@ -184,6 +184,14 @@ export function refined(
   )
     return 'whip'
   const isTimed = durationsIn(words).length > 0
+  // "Return to the heat and stir until thickened".
+  if (
+    operation === 'mix' &&
+    (verb === 'stir' || verb === 'whisk') &&
+    THICKENS.test(words) &&
+    (ON_THE_HEAT.test(doing.parsed.text.slice(doing.from, doing.to)) || ON_THE_HEAT.test(beforeIt(doing)))
+  )
+    return 'thicken'
   // "Stir 4 min" in the pan where it fries: the heat goes on.
   if (
     operation === 'mix' &&
@@ -255,6 +263,9 @@ interface Pan {
   /** The lid is locked, or it was brought up to pressure. */
   readonly isUnderPressure: boolean
 }
+const THICKENS = /\b(?:until|till)\b[^.;]*\b(?:thick|thicken\w*|coats?)\b/iu
+const ON_THE_HEAT =
+  /\b(?:to|on|over) (?:the|a|an?) (?:(?:very )?(?:low|medium|gentle|moderate|high) )?(?:heat|hob|stove|flame)\b/iu
 /** The rest of the sentence before the doing. */
 const beforeIt = ({ parsed, main }: DoingText): string =>
   /[^.!?]*$/u.exec(parsed.text.slice(Math.max(0, main.from - 90), main.verbFrom))?.[0] ?? ''

@@ -129,7 +129,8 @@ function noteTurn(t: Taking, clause: Clause): void {
   }
 }
 
-const READIES = /^(?:prick|score|scrub|wipe|pat|dry|brush|unwrap|stick|break|clean|pierce|slash)$/
+const READIES =
+  /^(?:prick|score|scrub|wipe|pat|dry|brush|unwrap|unroll|unfold|stick|break|clean|pierce|slash)$/
 /** "I take my carrot and …": what a clause that does nothing names is what "it" means next. */
 function noteAntecedent(t: Taking, clause: Clause): void {
   const word = clause.verb?.word ?? ''

@@ -73,6 +73,9 @@ function amountShare(clause: string, of: Named, kitchen: Kitchen, reading: Readi
   return mass.value / whole
 }
 
+/** So many times what the list has is something else: water of the tap. */
+const MORE_THAN_LISTED = 1.6
+
 /** Millilitres or grams of one unit, for lots that no list weighs. @source practice */
 const ROUGHLY: Readonly<Record<string, number>> = {
   mL: 1,
@@ -138,6 +141,8 @@ export function saidOf(
   if (rough !== null) return { share: null, isStated: true, amountG: rough }
   const amount = of === null ? null : amountShare(own, of, kitchen, reading)
   // An amount close to the whole list entry, or above it, is the whole of it.
+  if (amount !== null && amount > MORE_THAN_LISTED)
+    return { share: null, isStated: true, amountG: amount * (of?.line?.mass?.value ?? 0) }
   if (amount !== null) return amount > 0.97 ? ALL_OF_IT : { share: amount, isStated: true }
   for (const [words, share] of SHARES) if (words.test(clause)) return { share, isStated: true }
   return ALL_OF_IT

@@ -77,6 +77,8 @@ const WITH_PASTRY =
 function onVessel({ verb, rest }: Said): Told | null {
   if (!VESSEL_ONLY.test(rest) || WATER.test(rest) || !READIES_A_VESSEL.test(verb.word)) return null
   if (verb.word === 'line' && WITH_PASTRY.test(rest)) return null
+  // "Brush the edges with some of the milk".
+  if (verb.word === 'brush' && /\bedges?\b[^.;]*\bwith\b/iu.test(rest)) return null
   if (verb.word === 'bring' && /\b(?:boil|simmer|bubble)\b/iu.test(rest)) return null
   const isBake = timeIn(rest) !== null && /\boven\b/iu.test(rest) && /^(?:return|put|set)$/.test(verb.word)
   return isBake ? does('roast') : NOTHING
@@ -112,6 +114,7 @@ function changesNothing({ verb: { word, senses }, rest, full, parsed, clause }: 
     OUT.test(rest) &&
     (LIES_IN.test(lay) ||
       DRIPS_OFF.test(sentenceAfter(parsed, clause)) ||
+      POURS_OIL_OFF.test(sentenceAfter(parsed, clause)) ||
       KEEPS_LIQUOR.test(sentenceAfter(parsed, clause)))
   if (SEPARATES.test(rest) || isLiftedOut || (word === 'fish' && /\bout\b/u.test(rest))) return does('drain')
   if (/^(?:pat|blot)$/.test(word) && KEEPS_LIQUOR.test(sentenceAfter(parsed, clause))) return does('drain')
@@ -149,9 +152,12 @@ const COVERS =
 
 /** "Cover with the olive oil": with a food, and not with a lid. */
 const COVERS_OVER =
-  /^\s*(?:it |them |the [\w ]{1,20}? )?with (?:the |some |plenty of |fresh |hot |cold )*(?:\p{L}+ ){0,2}(?:oil|stock|broth|sauce|brine|marinade|milk|vinegar|syrup|mash|potato(?:es)?|pastry|gravy)\b/iu
+  /^\s*(?:it |them |the [\w ]{1,20}? )?with (?:the |some |plenty of |fresh |hot |cold |half |\d+ |two |three |four )*(?:\p{L}+ ){0,2}(?:oil|stock|broth|sauce|brine|marinade|milk|vinegar|syrup|mash|potato(?:es)?|pastry|gravy|sheets|slices|lasagne|crumble|topping|filling|rice|dough|leaves|mixture)\b/iu
 /** "Rain in the sugar, whipping for another 8 min": whipped it is. */
 const MEANWHILE = /,\s*(?:still |all the while )?(whipping|whisking|beating|blending|kneading)\b[^.;]*/iu
+const POURS_OIL_OFF = /\bpour (?:off|away)\b[^.;]*\b(?:oil|fat)\b/iu
+const OFF_SOME_FAT =
+  /^\s*(?:off|away) (?:all but|most of|some of|any|the excess|any excess)\b[^.;]*\b(?:oil|fat)\b/iu
 /** Verbs that put things somewhere: into the fridge, the oven, the blender, or nowhere special. */
 function putsIn({ verb, rest, words, fromVerb, parsed, clause, next }: Said): Told {
   const sense = verb.senses.find(({ when }) => when?.test(rest) === true)
@@ -168,6 +174,7 @@ function putsIn({ verb, rest, words, fromVerb, parsed, clause, next }: Said): To
     /^(?:ladle|scoop)$/.test(verb.word) && /\b(?:out|up|off)\b[^.;]*\b(?:water|liquid|liquor)\b/iu.test(rest)
   if (verb.word === 'cover' && COVERS.test(rest)) return does('coat')
   const isLid = verb.word === 'cover' && !WATER.test(rest) && !COVERS_OVER.test(rest)
+  if (/^pour$/.test(verb.word) && OFF_SOME_FAT.test(rest)) return NOTHING
   const isThrown =
     /^\s*(?:the )?(?:\w+ ){0,3}(?:away|down the (?:sink|drain))\b/iu.test(rest) &&
     !/^\s*(?:off|away)/iu.test(rest)
@@ -289,6 +296,9 @@ function withVerb(said: Said): Told {
   if (CARRIES.test(verb.word) && INTO_A_VESSEL.test(rest)) return ['put', null]
   if (/^(?:spread|lay|arrange|put|place|scatter|tip|set)$/.test(verb.word) && isIntoOven(words))
     return does('roast')
+  // "Scoop out and pour away all but a spoonful of the oil".
+  if (verb.word === 'scoop' && OUT.test(rest) && POURS_OIL_OFF.test(sentenceAfter(parsed, clause)))
+    return does('drain')
   // "Pass it through a potato ricer".
   if (/^(?:pass|push|press|put|rub|work|run|force|squeeze)$/.test(verb.word) && THROUGH_A_MILL.test(rest))
     return does('mash')

@@ -102,7 +102,7 @@ export function durationsIn(
     }
   }
   // "For another minute".
-  for (const match of text.matchAll(/\banother (minute|hour)\b/giu))
+  for (const match of text.matchAll(/\b(?:another|last|final|further) (minute|hour)\b/giu))
     found.push({ minutes: perUnit(match[1] ?? 'm'), at: match.index, end: match.index + match[0].length })
   for (const match of text.matchAll(PRIME)) {
     const [low, high] = [Number(match[1]), Number(match[2] ?? match[1])]

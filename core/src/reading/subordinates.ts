@@ -63,6 +63,8 @@ function untilEnd(text: string, from: number): number {
   return doingWithin(text, from, CLOSES.exec(text)?.index ?? text.length)
 }
 
+const IN_PLACES =
+  /^\s+(?:in (?:places|parts|spots|patches)|(?:at|around|round|on) the (?:edges?|outside|top|bottom|ends|tips)|on (?:top|both sides|all sides|each side))\b/iu
 /** Where "and" opens the next doing within a stretch; its end where none does. */
 function doingWithin(text: string, from: number, mark: number): number {
   for (const { 0: word, index } of text.slice(from, mark).matchAll(/\s(?:and|or)\s+|\s(?=(?:I|we)\s)/gu)) {
@@ -72,6 +74,8 @@ function doingWithin(text: string, from: number, mark: number): number {
     const found = first === undefined ? null : verbOf(first.text)
     if (word.trim() === '' && (found?.form === 'past' || found?.form === 'bare')) return from + index
     if (first === undefined || found?.form !== 'bare') continue
+    // "Until dry and crisp in places".
+    if (IN_PLACES.test(text.slice(from + index + word.length + first.end, mark))) continue
     const isDoing =
       second === undefined
         ? !found.verb.isNoun

@@ -295,8 +295,13 @@ function mainPart(lines: Takes['lines']): number {
 
 /** "Layer half of the tortillas and half of the cream; repeat": all of it goes in. */
 const LEAST_LAYER = 0.3
-const isLayered = ({ clauses }: DoingText): boolean =>
-  clauses.some(({ verb }) => verb?.word === 'layer') && clauses.some(({ verb }) => verb?.word === 'repeat')
+const isLayered = ({ clauses, parsed }: DoingText): boolean =>
+  clauses.some(({ verb }) => verb?.word === 'repeat') &&
+  (clauses.some(({ verb }) => verb?.word === 'layer') ||
+    clauses.some(
+      ({ verb, verbTo, to }) =>
+        verb?.word === 'repeat' && /\blayers?\b/iu.test(parsed.bare.slice(verbTo, to)),
+    ))
 export const isRepeat = ({ clauses }: DoingText): boolean =>
   clauses.some(({ verb }) => verb?.word === 'repeat')
 

@@ -3,6 +3,8 @@ import { FILLINGS, PIECE_WORDS } from './lexicon/things'
 import type { Mention } from './mentions'
 import type { Taking } from './takes'
 
+const POURED_WORDS: ReadonlySet<string> = new Set(['sauce', 'dressing', 'glaze', 'gravy', 'custard', 'syrup'])
+
 /** Takes the lot that a word stands for: by what it is called, what it was cut to, or what it fills. */
 export function takeWord(
   t: Taking,
@@ -16,8 +18,14 @@ export function takeWord(
   const called = live.filter((one) => one.called.has(word)).at(-1)
   // "Pour over the base": over what stands there, not what is poured.
   const base = word === 'base' ? live.filter((one) => one !== hand && !one.isLiquid).at(-1) : undefined
+  // "Pour over the white sauce": what is liquid, and not the layers that have some sauce in them.
+  const poured =
+    POURED_WORDS.has(word) && hand !== null && !hand.isLiquid && live.includes(hand) && role === 'object'
+      ? live.filter((one) => one.isLiquid).at(-1)
+      : undefined
   const lot =
     base ??
+    poured ??
     (called !== undefined && hand?.called.has(word) !== true ? called : undefined) ??
     (hand !== null && live.includes(hand) ? hand : undefined) ??
     here.at(-1) ??

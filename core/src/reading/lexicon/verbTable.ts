@@ -48,6 +48,7 @@ decant
   drain
 strain sieve filter [noun] = strain
 press [noun]
+  none ^\s*(?:firmly |gently |well |down )?(?:to (?:seal|close|stick)|the (?:edges?|ends?|seams?|joins?))\b
   coat ^\s*(?:firmly |gently |well )?(?:in|into|onto) (?:the |your |some )?(?:\w+ )?(?:crumbs?|breadcrumbs|panko|seeds|sesame|cornflakes|flakes)\b
   coat \b(?:sides?|faces?|edges?|tops?|bottoms?|each|it|them)\b[^.;]{0,24}\b(?:in|into|onto)\b (?:it\b|them\b|the (?:\w+ )?(?:mix|mixture|crumbs?|powder|flour|seeds|spices|sesame)|(?:\w+ )?(?:crumbs?|panko|flour|seeds|sesame|spices))
   none ^\s*(?:well|hard|down)?\s*[.,;]?\s*$|^\s*(?:on |out )?the (?:pulp|okara|residue|solids)\b
@@ -96,7 +97,7 @@ run
   none
 mix combine stir fold whisk beat work cream blend-in incorporate marry [noun]
   heat ^\s*(?:it|them|this|the [\w ]{1,24})?\s*(?:constantly |continuously )?(?:over|on) (?:a )?(?:very )?(?:low|medium|gentle|moderate|high)[\w -]{0,12}(?:heat|flame)\b
-  shape ^\s*(?:it |them )?(?:over|in half)\b
+  shape ^\s*(?:it |them |the (?:\w+ )?(?:pastry|dough|wrapper|sheet|tortilla|omelette|sides|edges|ends) )?(?:over|in half)\b
   whip \b(?:peaks?|(?:to|until|till|into) (?:an? )?(?:\w+ )?foam\w*|foamy|stiff(?! (?:\w+ )?(?:dough|paste|batter|mixture|mix))|fluffy|frothy|doubled|thick and glossy)\b|\bholds? (?:its|a) shape\b
   none ^\s*(?:now and|occasionally|often|from time|once\b|twice\b)[^,.;]*$
   knead \b(?:into a (?:firm |stiff |smooth )?dough) and knead\b
@@ -140,6 +141,7 @@ spoon [noun]
   none \b(?:jars?|tins?|tubs?|moulds?)\b|\binto (?:a|the|some)\b[^.;]*\b(?:muslin|cheesecloth|cloth|nut milk bag|sieve|colander)\b
   shape
 spread smear [noun]
+  shape \b(?:base|bottom) of (?:a|an|the|your)\b
   none \b(?:towel|cloth|rack|paper|tray|trays|tins?|sheet|sheets|plate|baking|board)\b
   shape
 marinate marinade marinade [noun] = marinate
@@ -259,6 +261,7 @@ cook [noun]
   pressure-cook \bpressure\b|\bpressure[- ]cooker\b
   roast {oven}
   thicken \b(?:until|till)[^.;]*\b(?:thick|thicken\w*|coats)\b
+  reduce \b(?:until|till)[^.;]*\breduced (?:by|to)\b
   broil \b(?:under|beneath) (?:the|a) (?:hot |very hot )?(?:grill|broiler)\b
   simmer \bdown\b
   boil \b(?:boiling|salted) (?:salted )?water\b|\b(?:pasta|noodles|spaghetti|macaroni|gnocchi)\b
