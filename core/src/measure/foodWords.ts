@@ -11,7 +11,7 @@ iced snipped juiced zested whisked mixed dissolved prepared room temperature luk
 /** Words that praise or bound without changing what the food is. */
 const WEAK = `of the their its liquid a an and or in with from for each about optional organic good quality best store bought shop homemade home made
 your my favourite favorite our any type kind style vegan plant based dairy free range dairyfree eggfree
-glutenfree wheatfree nutfree soyfree large small medium big giant miniature plain natural pure
+glutenfree wheatfree nutfree soyfree large small medium big giant miniature day old stale plain natural pure
 ripe unripe extra premium local unsalted salted unsweetened sweetened low sodium reduced no added sugar regular
 standard ordinary young baby mini new whole piece pieces chunk chunks clove cloves stalk stalks stick sticks sprig
 sprigs sheet sheets head heads bunch cap caps slice slices leaf leaves block blocks can cans tin tins pack packs floret

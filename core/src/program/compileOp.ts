@@ -73,7 +73,13 @@ function gather(writer: Writer, step: Step, at: number, uses: readonly StepUse[]
       if (!isBath && writer.decisions.larger(massG, mainG)) {
         mainG = massG
         mainOp = -1
-        Object.assign(lot, { form: 'pieces', thicknessMm: null, phase: 'pieces', isMixed: false })
+        Object.assign(lot, {
+          form: 'pieces',
+          thicknessMm: null,
+          phase: 'pieces',
+          isMixed: false,
+          isCut: false,
+        })
       }
       continue
     }
@@ -92,8 +98,8 @@ function gather(writer: Writer, step: Step, at: number, uses: readonly StepUse[]
     lot.isFoam ||= taken.lot.isFoam
     if (taken.lot.bath !== 'none') lot.bath = taken.lot.bath
     if (writer.decisions.larger(massG, mainG)) {
-      const { form, thicknessMm, phase, isMixed } = taken.lot
-      Object.assign(lot, { form, thicknessMm, phase, isMixed })
+      const { form, thicknessMm, phase, isMixed, isCut } = taken.lot
+      Object.assign(lot, { form, thicknessMm, phase, isMixed, isCut })
       mainG = massG
       mainOp = taken.lot.op
     }
@@ -218,6 +224,8 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
       isMixed: lot.isMixed,
       isWrapped,
       refuse: piecesOfStep(step).refuse,
+      isUncut: !lot.isCut,
+      saysWhole: piecesOfStep(step).saysWhole,
     }),
     thinKeeps:
       spec?.id === 'blend' && !lot.isInBowl
@@ -326,6 +334,7 @@ function settle(writer: Writer, lot: LotShape, op: Op, listed: Listed): void {
   lot.phase = op.phase
   lot.isMixed = op.isMixed
   lot.isWrapped = op.isWrapped
+  lot.isCut ||= op.isMixed || (spec !== null && (CUTS.has(spec.id) || BOWLED.has(spec.id)))
   lot.isFoam = spec !== null && (spec.id === 'whip' || (lot.isFoam && KEEPS_FOAM.has(spec.id)))
   lot.isInBowl =
     spec !== null && (BOWLED.has(spec.id) || (lot.isInBowl && spec.medium === 'none' && spec.id === 'mix'))

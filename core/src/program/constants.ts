@@ -33,9 +33,14 @@ export interface ConstantsQuery {
   readonly isMixed: boolean
   readonly isWrapped: boolean
   readonly refuse: readonly RefusePart[]
+  /** No step has cut it up. */
+  readonly isUncut: boolean
+  /** The step says that it cooks whole. */
+  readonly saysWhole: boolean
 }
 
 const FOAM = 'foam'
+const WHOLE: ReadonlySet<string> = new Set(['firm-vegetable', 'soft-vegetable'])
 const BOWLED: ReadonlySet<string> = new Set(['blend', 'mash', 'rice'])
 
 /** The operation whose uptake constants hold for a dry food: soaking in the cold, boiling on the fire. */
@@ -90,7 +95,7 @@ interface FoodConstants {
 /** Found once for each food, operation and way of lying. */
 const found = new WeakMap<readonly RateConstant[], WeakMap<FoodEntry, Map<string, FoodConstants>>>()
 
-function lookUp(query: ConstantsQuery, entry: FoodEntry): FoodConstants {
+function lookUp(query: ConstantsQuery, entry: FoodEntry, isWhole: boolean): FoodConstants {
   const { rates, key, form } = query
   const law = lawOf(key)
   const foodId = entry.food?.id ?? null
@@ -119,7 +124,10 @@ function lookUp(query: ConstantsQuery, entry: FoodEntry): FoodConstants {
     }
   }
   if (law === 'drying') {
-    const rate = body ?? rateFor(rates, key, foodId, entry.group)
+    // What roasts in its skin, or as a whole head, gives off less than pieces.
+    const whole = isWhole && WHOLE.has(entry.group) ? rateFor(rates, key, null, 'whole-root') : null
+    const rate =
+      body ?? (whole?.group === 'whole-root' ? whole : null) ?? rateFor(rates, key, foodId, entry.group)
     made.perMin = rate?.value ?? UNKNOWN_PER_MIN
     made.lnSd = rate?.lnSd ?? UNKNOWN_LN_SD
   } else if (law === 'parting' || (law === 'uptake' && !entry.isDry && !entry.isLiquid)) {
@@ -145,7 +153,7 @@ export function rowConstants(query: ConstantsQuery): RowConstants {
   const lnSd: number[] = []
   const cutAway: number[] = []
   const { key, form, isInBowl, isDough, isMixed, isWrapped } = query
-  const way = `${key} ${form} ${Number(isInBowl)}${Number(isDough)}${Number(query.isBready)}${Number(query.isFoam)}${Number(isMixed)}${Number(isWrapped)}`
+  const lying = `${key} ${form} ${Number(isInBowl)}${Number(isDough)}${Number(query.isBready)}${Number(query.isFoam)}${Number(isMixed)}${Number(isWrapped)}`
   let ofRates = found.get(rates)
   if (ofRates === undefined) {
     ofRates = new WeakMap()
@@ -153,6 +161,8 @@ export function rowConstants(query: ConstantsQuery): RowConstants {
   }
   for (const row of rows) {
     const { entry } = row.source
+    const isWhole = query.isUncut && row.pieceMm === null && (row.isBig || query.saysWhole)
+    const way = `${lying}${Number(isWhole)}`
     let ways = ofRates.get(entry)
     if (ways === undefined) {
       ways = new Map()
@@ -160,7 +170,7 @@ export function rowConstants(query: ConstantsQuery): RowConstants {
     }
     let of = ways.get(way)
     if (of === undefined) {
-      of = lookUp(query, entry)
+      of = lookUp(query, entry, isWhole)
       ways.set(way, of)
     }
     saturation.push(of.saturation)

@@ -27,6 +27,8 @@ export interface LotShape {
   isInDish: boolean
   /** It is in the bowl that it was worked in. */
   isInBowl: boolean
+  /** Cut up, or worked to something else than pieces as they grew. */
+  isCut: boolean
   /** Whipped, and not stirred into anything larger since. */
   isFoam: boolean
   /** Fraction of it that no step has taken yet. */
@@ -46,6 +48,7 @@ export const freshLot = (op: number): LotShape => ({
   isWrapped: false,
   isInDish: false,
   isInBowl: false,
+  isCut: false,
   isFoam: false,
   left: 1,
 })

@@ -30,6 +30,8 @@ export interface Row {
   readonly presoak: (Uptake & { readonly minutes: number }) | null
   /** Its line states the whole food as bought: peel and core are still on it. */
   readonly isWhole: boolean
+  /** It is listed by large pieces, and as they grew. */
+  readonly isBig: boolean
   /** Size of its pieces as listed, mm; null where the words name none. */
   readonly pieceMm: number | null
   /** How much of it is listed mashed, 0 to 1. */

@@ -1,5 +1,6 @@
 import type { ResolvedLine } from '../composition'
 import type { Kitchen, Library, OperationId, Part, Step, StepUse } from '../model'
+import { COUNT_WORDS } from '../measure'
 import { wordsOfLine } from '../reading'
 import { Decisions } from './decisions'
 import { type FoodEntry, foodEntry } from './foods'
@@ -88,6 +89,7 @@ export class Writer {
       fraction: 0,
       presoak: null,
       isWhole: false,
+      isBig: false,
       pieceMm: null,
       mashed: 0,
       isSoaked: false,
@@ -143,6 +145,7 @@ export class Writer {
         fraction,
         presoak: presoakOf(entry, words.soakedMin, this.input.library),
         isWhole: isByMass && (entry.fact?.refuse ?? null) !== null && !words.isEaten,
+        isBig: isBig(line) && words.cutMm === null && !words.isEaten,
         pieceMm: words.cutMm,
         // What a step does is not done twice: "half mashed" in the list tells of the step.
         mashed: this.#isWorkedLater ? 0 : words.mashed,
@@ -271,6 +274,22 @@ export class Writer {
 /** Whether a line states a mass: by volume or by the piece, what is eaten is meant. */
 export const isWeighed = ({ line }: ResolvedLine): boolean =>
   line.amount?.terms.every(({ unit }) => unit !== null && MASS_UNITS.has(unit)) ?? false
+
+/** From here on a piece that nobody cuts roasts as a whole one, g. Practice. */
+const BIG_G = 120
+/** "1 large cauliflower (about 900 g)": the mass is what is read. */
+const COUNTED =
+  /^\s*(\d+|an?|one|two|three|four|five|six)\s+(?:\p{L}+[ -]){0,3}\p{L}+,?\s*\([^)]*\d\s*k?g\b/iu
+/** "4 baking potatoes", "1 large cauliflower (about 900 g)". */
+function isBig({ line, mass }: ResolvedLine): boolean {
+  const [term, ...more] = line.amount?.terms ?? []
+  if (term === undefined || more.length > 0 || mass === null) return false
+  const bracketed = COUNTED.exec(line.text)?.[1]
+  if (bracketed !== undefined)
+    return mass.value / (COUNT_WORDS[bracketed.toLowerCase()] ?? Number(bracketed)) >= BIG_G
+  const count = (term.low + term.high) / 2
+  return (term.unit === null || term.unit === 'head') && count > 0 && mass.value / count >= BIG_G
+}
 
 const namesIn = ({ part, others, lines }: CompileInput): ReadonlyMap<string, string> =>
   new Map<string, string>([

@@ -147,7 +147,8 @@ export function takeGroup(
   for (const of of wanted) t.line(of, null, role)
   // "Add everything else": what was made beside it, too.
   const isElse = which === 'rest' && ELSE.test(t.doing.parsed.text.slice(t.doing.from, t.doing.to))
-  if ((which === 'all' || isElse) && part === null && !isList)
+  const isOfAll = which === 'all' && part === null && (!isList || t.stage.parts.length <= 1)
+  if (isOfAll || (isElse && part === null && !isList))
     for (const lot of lots) if (!t.isExcepted(lot)) t.lot(lot, null, role)
 }
 

@@ -74,6 +74,15 @@ const isPutAside = (doing: DoingText): boolean =>
       doing.parsed.text.slice(doing.from, doing.to),
     ))
 
+/** "Add to the seitan" that waits on its plate: it waits with it. */
+const joinsAside = ({ operation, takes, doing }: Laid): boolean =>
+  operation === 'mix' &&
+  doing.main.verb?.kind === 'put' &&
+  takes.lines.length === 0 &&
+  takes.lots.length === 2 &&
+  takes.lots.some(({ lot }) => lot.isAside) &&
+  takes.lots.some(({ lot }) => !lot.isAside && lot.operation !== null && DRIES.has(lot.operation))
+
 /** A doing that is laid on the bench, with the lines that are in what it takes. */
 export interface Laid {
   readonly stepId: string
@@ -151,7 +160,7 @@ export function lotOf(laid: Laid, reading: Reading): NewLot {
     ...baseOf(laid),
     words: callsOf(laid),
     called: calledIn(laid.operation, wordsOfDoing(laid)),
-    isAside: isPutAside(doing),
+    isAside: isPutAside(doing) || joinsAside(laid),
     isFatBase:
       lines.some(({ foodClass }) => foodClass === 'fat') &&
       lines.every(({ foodClass }) => foodClass !== null && FAT_BASE.has(foodClass)),

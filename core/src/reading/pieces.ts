@@ -131,6 +131,8 @@ export interface StepPieces {
   readonly pulls: boolean
   /** It breaks a curd into crumbs. */
   readonly crumbles: boolean
+  /** It cooks as it grew: whole, or in its skin. */
+  readonly saysWhole: boolean
   /** How finely it breaks fat into droplets where it mixes: a spoon, a whisk, a running blade. */
   readonly tool: 'spoon' | 'whisk' | 'blade'
 }
@@ -161,6 +163,7 @@ const PULLS = /\b(?:shred|pull|tear|torn|flake|tease|pick)(?:s|ed|ing|ding)?\b/i
 const MACHINE_RUNS =
   /\bwhile (?:still )?(?:blending|blitzing|processing)\b|\b(?:blender|motor|machine|processor|blades?) (?:is |still )*(?:running|on|going)\b/i
 const WHISKS = /\b(?:whisk|beat|shake|emulsif)/i
+const WHOLE = /\b(?:whole|unpeeled|skins? on|in (?:their|its|the) (?:skins?|jackets?))\b/i
 const CRUMBLES = /\bcrumbl(?:e|es|ed|ing)\b/i
 
 /** Read once for each step object. */
@@ -183,6 +186,7 @@ export function piecesOfStep(step: Step): StepPieces {
     stretch: STRETCHES.find(([words]) => words.test(text))?.[1] ?? 0,
     pulls: PULLS.test(text),
     crumbles: CRUMBLES.test(text),
+    saysWhole: WHOLE.test(text),
     tool: MACHINE_RUNS.test(text) ? 'blade' : WHISKS.test(text) ? 'whisk' : 'spoon',
   }
   stepPieces.set(step, made)

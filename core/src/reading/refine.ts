@@ -114,6 +114,9 @@ export function refined(
       return 'water-saute'
     if (verb === 'cook')
       return cooks(doing.parsed.text.slice(doing.from, doing.main.to), {
+        isOnStew:
+          joined.length > 1 &&
+          joined.some((lot) => (lot.operation === 'simmer' || lot.operation === 'boil') && lot.isInWater),
         isWet: isWet || joined.some((lot) => lot.operation === 'blend'),
 
         last,
@@ -254,6 +257,8 @@ const hasFatClause = ({ clauses, parsed }: DoingText): boolean =>
 
 interface Pan {
   readonly isWet: boolean
+  /** Something is laid on what simmers. */
+  readonly isOnStew: boolean
   readonly last: OperationId | null
   readonly has: (classes: ReadonlySet<FoodClass>) => boolean
   readonly isInFat: boolean
@@ -289,11 +294,13 @@ const STILL_RAW: ReadonlySet<OperationId> = new Set([
 const DRY_PAN = /\b(?:dry|hot|cast-iron|ungreased) (?:frying )?(?:pan|skillet|tawa|griddle)\b/iu
 function cooks(
   words: string,
-  { isWet, last, has, isInFat, isBody, isGoingOn, lastHeat, isUnderPressure }: Pan,
+  { isWet, isOnStew, last, has, isInFat, isBody, isGoingOn, lastHeat, isUnderPressure }: Pan,
 ): OperationId {
   if (/\bslow[- ]cooker\b/iu.test(words)) return 'simmer'
   if (isUnderPressure) return 'pressure-cook'
   if (/\b(?:grill|grates?|barbecue|griddle|coals)\b/iu.test(words)) return 'grill'
+  // Dumplings on a stew cook in it.
+  if (isOnStew) return 'simmer'
   // What was shaped or kneaded is cooked as it lies, not as a liquid.
   if (last === 'shape' || last === 'knead') {
     if (DRY_PAN.test(words)) return 'sear'

@@ -43,6 +43,7 @@ const REACH = 44
 const NUMBER_WORDS: readonly (readonly [RegExp, string])[] = [
   [/\bhalf an? /giu, '1/2 '],
   [/\ba quarter /giu, '1/4 '],
+  [/\banother (?=(?:tablespoon|teaspoon|tbsp|tsp|cup)\b)/giu, '1 '],
   [/\b(?:a|an|one) (?=(?:tablespoon|teaspoon|tbsp|tsp|cup|pinch))/giu, '1 '],
   [/\ba few (?=(?:big |heaped |good )?(?:tablespoon|teaspoon|spoonful|tbsp|tsp|spoon))/giu, '3 '],
   [/\ba couple of (?=(?:big |heaped |good )?(?:tablespoon|teaspoon|spoonful|tbsp|tsp|cup|spoon))/giu, '2 '],

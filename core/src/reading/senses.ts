@@ -235,6 +235,17 @@ function works(said: Said): Told {
   if (/^(?:crush|rub)$/.test(verb.word) && /\bbetween (?:your|the) (?:palms|fingers|hands)\b/iu.test(rest))
     return ['put', null]
   if (isFat(verb.word, rest, next)) return isBath(verb.word, rest, parsed.text) ? NOTHING : ['fat', null]
+  // "Meanwhile, make the dumplings. Mix the flour …": what the next sentences are about.
+  if (verb.word === 'make' && IS_TOPIC.test(rest) && next?.verb != null && BEGINS_ANEW.test(next.verb.word))
+    return NOTHING
+  // "Sit the dumplings on top of the stew and cover": put there.
+  if (
+    /^(?:sit|rest|stand|set)$/.test(verb.word) &&
+    /^\s*(?:the|your|each|them)\b[^.;]*\b(?:on top of|on the|over the|onto|in the|in a)\b/iu.test(rest) &&
+    timeIn(full) === null &&
+    next?.sentence === said.clause.sentence
+  )
+    return ['put', null]
   const sense = verb.senses.find(
     ({ when }) => when === null || when.test(/until|where/.test(when.source) ? full : rest),
   )
@@ -255,6 +266,9 @@ function works(said: Said): Told {
     return does('squeeze')
   return sense?.operation == null ? NOTHING : does(sense.operation)
 }
+const IS_TOPIC = /^\s*(?:the|your|a|some)\s+(?:\p{L}+\s+){0,2}\p{L}+\W*$/iu
+const BEGINS_ANEW =
+  /^(?:mix|combine|whisk|stir|sift|beat|rub|blend|put|place|melt|heat|warm|add|crumble|mash|cream|chop|fry|toast|soak)$/
 const A_SIDE = /\d\s*(?:min|mins|minutes?)\s*(?:\/|a |per |each )\s*side\b/iu
 /** "Drain, squeezing out as much as you can". */
 const SQUEEZED = /\b(?:squeez|wring)ing\b/iu

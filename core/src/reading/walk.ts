@@ -74,7 +74,13 @@ function glanceAt(text: string, names: Names): Glance {
   return {
     ids: [...ids],
     hasWater: tokens.some(({ stem }) => stem === 'water'),
-    hasEverything: tokens.some(({ stem }) => stem === 'everything'),
+    hasEverything: tokens.some(
+      ({ stem }, at) =>
+        stem === 'everything' ||
+        // "Put all the ingredients in a blender".
+        (stem === 'ingredient' &&
+          tokens.slice(Math.max(0, at - 3), at).some(({ text: word }) => word === 'all')),
+    ),
     hasLot: tokens.some(({ text: word }) => word === 'lot'),
   }
 }
