@@ -2,8 +2,11 @@ import { type Form, NO_SETTINGS, type OperationId, type StepSettings } from '../
 import { valueOf } from './stepTimes'
 
 const FORMS: readonly (readonly [RegExp, Form])[] = [
-  [/\bpatt(?:y|ies)\b|\bburgers?\b|\bcutlets?\b|\bsteaks?\b/i, 'patty'],
-  [/\bballs?\b|\bkeftedes\b|\bfalafels?\b|\bdumplings?\b/i, 'ball'],
+  [
+    /\bpatt(?:y|ies)\b|\bburgers?\b|\bcutlets?\b|\bsteaks?\b|\bfritters?\b|\brissoles?\b|\bhash browns?\b|\bschnitzels?\b|\b(?:fish|potato|bean|pea|rice)?cakes\b|\bpress(?:ed|ing)? (?:it |them |down )?flat\b/i,
+    'patty',
+  ],
+  [/\bballs?\b|\bkeftedes\b|\bfalafels?\b|\bdumplings?\b|\bkoftas?\b|\bpakoras?\b|\bmeatballs\b/i, 'ball'],
   [/\blogs?\b|\bsausages?\b|\broulades?\b/i, 'log'],
   [/\bloa(?:f|ves)\b|\bterrine\b/i, 'loaf'],
   [/\bstrips?\b|\brashers?\b|\bribbons?\b/i, 'strip'],
