@@ -40,7 +40,7 @@ export interface ConstantsQuery {
 }
 
 const FOAM = 'foam'
-const WHOLE: ReadonlySet<string> = new Set(['firm-vegetable', 'soft-vegetable'])
+const WHOLE: ReadonlySet<string> = new Set(['firm-vegetable'])
 const BOWLED: ReadonlySet<string> = new Set(['blend', 'mash', 'rice'])
 
 /** The operation whose uptake constants hold for a dry food: soaking in the cold, boiling on the fire. */

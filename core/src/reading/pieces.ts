@@ -36,7 +36,7 @@ export function cutSizeMm(text: string): number | null {
 const REFUSE: readonly (readonly [RegExp, RefusePart])[] = [
   [/\b(?:peel|skin)\b/i, 'peel'],
   [/\bcore\b/i, 'core'],
-  [/\b(?:de-?seed|seed|pit|stone|de-?stone|scoop out)\b/i, 'seed'],
+  [/\b(?:de-?seed|seeds?|pit|stones?|de-?stone|scoop out)\b/i, 'seed'],
   [/\b(?:stem|trim|top and tail|de-?stem|root)\b/i, 'stem'],
   [/\b(?:shell|hull|shuck|pod)\b/i, 'shell'],
 ]

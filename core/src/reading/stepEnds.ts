@@ -20,6 +20,10 @@ const BY_FRACTION: readonly (readonly [RegExp, number])[] = [
 /** What is in it stays: the liquid round it goes. */
 const LIQUID_GOES =
   /\b(?:liquid|liquor|stock|broth|dashi|juices?|wine|cooking water)\b[^.;]{0,24}\b(?:reduced?|halved|by)\b|\breduce (?:the )?(?:liquid|liquor|stock|broth|juices?|wine)\b/i
+const MOSTLY_GONE =
+  /\b(?:until|till)\b[^.;]*\b(?:most|nearly all|almost all) (?:of )?(?:the |its |their )?(?:cooking )?(?:liquid|water|stock|broth|wine|juices?)\b[^.;,]{0,16}\b(?:absorbed|gone|evaporated|cooked (?:off|away)|boiled (?:off|away)|taken up|soaked up)\b/i
+/** What is left of it then. Practice. */
+const MOSTLY_LEFT = 0.2
 const DRY_PAN =
   /\buntil (?:the )?(?:pan|mushrooms?|mix|mince|bottom|water|liquid|juices?|they|it)?\s*(?:is|are|has|have|runs?)?\s*(?:completely |all |quite )?(?:dry|evaporated|cooked off|boiled off|gone(?! (?:to|past|soft|golden|limp|brown|a |the )))\b|\bno (?:more )?steam\b|\buntil dry\b/i
 
@@ -42,6 +46,9 @@ export function untilIn(text: string, operation: OperationId | null): Until | nu
     for (const [words, fraction] of BY_FRACTION)
       if (words.test(text))
         return { kind: 'keeps', fraction, ...(LIQUID_GOES.test(text) ? { of: 'liquid' } : {}) }
+  // "Until the lentils are tender and most of the liquid has been absorbed".
+  if ((operation === 'reduce' || operation === 'simmer') && MOSTLY_GONE.test(text))
+    return { kind: 'keeps', fraction: MOSTLY_LEFT, of: 'liquid' }
   return DRY_PAN.test(text) ? { kind: 'dry' } : null
 }
 
