@@ -43,6 +43,7 @@ const INTO =
   /\b(?:(?:in)?to|as|make|makes|form|you (?:have|get)|until it is|cut|shape) (?:a |an |the )?((?:[\p{L}-]+ ){0,4}?[\p{L}-]+)(?=[,.;:]|$| (?:and|with|in|on|that|until|for|about|over|of)\b)/giu
 
 /** "A texture like ricotta", "until it looks like mince", "resembles breadcrumbs". */
+const MAY_LIKEN = /\blike\b|\bresembl/iu
 const LIKE =
   /\b(?:(?:texture|consistency|looks?|something|a bit) (?:like|of)|resembl(?:es?|ing)) (?:a |an |the |fine |coarse |wet |soft |thick |loose |minced )*([\p{L}-]+)/giu
 
@@ -67,7 +68,7 @@ export function calledIn(operation: OperationId | null, text: string): Set<strin
     for (const word of ['case', 'crust', 'shell', 'base']) words.add(word)
   for (const match of text.matchAll(CUT_COUNT))
     for (const word of stemsOf(match[1] ?? '')) if (PIECE_WORDS.has(word)) words.add(word)
-  for (const match of text.matchAll(LIKE))
+  for (const match of MAY_LIKEN.test(text) ? text.matchAll(LIKE) : [])
     for (const word of stemsOf(match[1] ?? '')) if (word.length > 3 && !SMALL.has(word)) words.add(word)
   for (const match of text.matchAll(INTO))
     for (const word of stemsOf(match[1] ?? '')) if (word.length > 2 && !SMALL.has(word)) words.add(word)

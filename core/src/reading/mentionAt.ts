@@ -131,6 +131,7 @@ function shareOfLot(here: Here): Answer {
 
 /** How many words "what is left" takes here; 0 = it does not stand here. */
 function leftWords({ token, tokens, index }: Here): number {
+  if (!token.text.startsWith('what')) return 0
   const word = (by: number): string => tokens[index + by]?.text ?? ''
   const isLeft = (by: number): boolean => /^(?:left|remains|remaining|over)$/.test(word(by))
   if (/^(?:what|whatever)$/.test(token.text)) {

@@ -28,6 +28,12 @@ const ROLES: Readonly<Record<string, Role>> = {
 /** After these "in" and "over" belong to the verb: "stir in the peas", "pour over the brine". */
 const PARTICLE_VERBS =
   /^(?:pour|stir|whisk|fold|mix|beat|work|knead|slide|tip|sprinkle|scatter|strew|blend|add|crumble|drop|press|put|rub|shake|stream|trickle|drizzle|spoon|ladle|pile|bring|cook|save|squeeze|grate|lower|slip|plunge|crush|throw|tuck|nestle|swirl|return|snip|tear|flake)$/
+/** Words by which no food and no lot is ever meant. */
+const NAMES_NOTHING: ReadonlySet<string> = new Set(
+  'the a an and or of at by as is are be so then about another more until till minute minutes min mins hour hours second seconds large small medium well gently slowly again off up down out very too just still your my their its into'.split(
+    ' ',
+  ),
+)
 /** "Scoop out the seeds": they are thrown away. */
 const goesOut = (mention: Mention, { verb }: Clause, before: string): boolean =>
   (mention.kind === 'class' || mention.kind === 'word') &&
@@ -92,6 +98,7 @@ export function scan(parsed: Parsed, clause: Clause, scene: Scene): Mention[] {
       role = next
       continue
     }
+    if (NAMES_NOTHING.has(token.text)) continue
     const before = words.slice(at > clause.verbFrom ? clause.verbTo - offset : 0, token.at)
     // "In a pot with no oil", "without the salt".
     if (/\b(?:with no|without)(?: any| the| more)?\s+$/iu.test(before)) continue

@@ -287,8 +287,11 @@ const INTO_A_VESSEL =
 
 const MACHINE_RUNS =
   /\b(?:machine|motor|blender|processor|mixer)\b[^.;,]{0,12}\b(?:running|on|going|still turning)\b/iu
-const sentenceFrom = ({ text }: Parsed, { from }: Clause): number =>
-  from - (/[^.;!?]*$/u.exec(text.slice(0, from))?.[0].length ?? 0)
+function sentenceFrom({ text }: Parsed, { from }: Clause): number {
+  let at = from
+  while (at > 0 && !'.;!?'.includes(text.charAt(at - 1))) at -= 1
+  return at
+}
 const THROUGH_A_MILL =
   /\bthrough (?:a|an|the|your) (?:[\p{L}-]+ ){0,2}(?:ricer|mouli|food mill|mouli-légumes|potato press)\b/iu
 
