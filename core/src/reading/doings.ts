@@ -322,9 +322,14 @@ function doing(
   const last = reads.at(-1)
   const isBareVerb =
     main.clause.verb !== null && parsed.bare.slice(main.clause.verbTo, main.clause.to).trim() === ''
+  const start = first?.clause.from ?? 0
+  // "If you are using agar, whisk it in": the condition says what "it" is.
+  const condition = parsed.subordinates.find(
+    (one) => one.kind === 'condition' && one.from < start && one.to >= start - 2,
+  )
   return [
     {
-      from: first?.clause.from ?? 0,
+      from: condition?.from ?? start,
       to: last?.clause.to ?? 0,
       parsed,
       clauses: reads.map(({ clause }) => clause),

@@ -13,7 +13,7 @@ const CUTS: readonly (readonly [RegExp, number])[] = [
   [/\b(?:pulsed?|crumbs)\b/i, 4],
   [/\b(?:finely|fine|small) (?:chop|dice|cut|slice|shred)/i, 3],
   [/\b(?:shredded|shred|julienned?|thinly slice|thinly)/i, 4],
-  [/\b(?:coarsely|roughly|large|big|chunks?|chunky)\b/i, 18],
+  [/\b(?:coarsely|roughly|chunks?|chunky)\b|\b(?:large|big) (?:cubes?|pieces?|dice|cuts?)\b/i, 18],
   [/\b(?:cubes?|cubed)\b/i, 18],
   [/\b(?:diced?|dice)\b/i, 10],
   [/\b(?:crumbled?|torn|tear|broken up|break up)\b/i, 10],

@@ -1,0 +1,210 @@
+import { assess } from '@frijol/core/assess'
+import { readRecipes } from '@frijol/core/interchange'
+import { type Assessment, defaultKitchen } from '@frijol/core/model'
+import { describe, expect, it } from 'vitest'
+import { mixContext } from '../test/mixContext'
+import { library } from '.'
+
+/** Reads a recipe as it is pasted: every step of every part, in the order of the text. */
+function read(list: string, method: string): Assessment & { all: Assessment['parts'][number]['steps'] } {
+  const found = readRecipes(`A dish\n\nIngredients\n${list}\n\nMethod\n${method}`, mixContext())
+  const dish = found.ok ? found.value[0] : undefined
+  if (dish === undefined) throw new Error(`not read: ${method}`)
+  const whole = assess(dish, library, defaultKitchen)
+  const all = whole.parts.flatMap(({ steps }) => steps).sort((a, b) => (a.written ?? 0) - (b.written ?? 0))
+  return { ...whole, all }
+}
+const operations = (list: string, method: string) => read(list, method).all.map(({ operation }) => operation)
+/** Names of the listed foods that a step takes itself. */
+const foods = (list: string, method: string, at: number): string[] =>
+  (read(list, method).all.at(at)?.takes ?? [])
+    .filter(({ kind }) => kind === 'line')
+    .map(({ name }) => name.toLowerCase())
+    .sort()
+
+describe('one paragraph', () => {
+  it('knows what is named later in it: vegetables fry, and the tinned tomatoes come after', () => {
+    const list = '1 onion\n1 carrot\n2 tbsp olive oil\n200 g red lentils\n1 tin chopped tomatoes (400 g)'
+    const method =
+      'Finely chop the onion and carrot. Warm the oil in a wide pan and cook the vegetables for 10 minutes. Add the lentils and tomatoes and simmer for 20 minutes.'
+    expect(operations(list, method)).toEqual(['chop', 'shallow-fry', 'simmer'])
+    expect(foods(list, method, 1)).toEqual(['olive oil'])
+  })
+
+  it('takes both kinds, and what lies in the pan', () => {
+    const method =
+      'Soften the spring onions in the butter for 2 minutes. Whisk the oat milk and turmeric. Add both kinds of tofu to the pan with the milk mixture and stir for 4 minutes.'
+    const list =
+      '1 tbsp plant butter\n2 spring onions\n300 g silken tofu\n100 g firm tofu\n2 tbsp oat milk\n1/4 tsp turmeric'
+    const { all } = read(list, method)
+    expect(foods(list, method, 2)).toEqual(['firm tofu', 'silken tofu'])
+    expect(all[2]?.takes.filter(({ kind }) => kind === 'step')).toHaveLength(2)
+  })
+
+  it('repeats with other food, alone', () => {
+    const list = '300 g mushrooms\n100 g walnuts'
+    const { all } = read(list, 'Pulse the mushrooms in a food processor. Repeat with the walnuts.')
+    expect(all.map(({ operation }) => operation)).toEqual(['rice', 'rice'])
+    expect(foods(list, 'Pulse the mushrooms in a food processor. Repeat with the walnuts.', 1)).toEqual([
+      'walnuts',
+    ])
+  })
+
+  it('whisks in what a condition names', () => {
+    const list = '1 litre soya milk\n1 tsp agar powder (optional)'
+    const { all } = read(
+      list,
+      'Heat the milk to 95 °C. If you are using agar, whisk it in now. Simmer for 3 minutes.',
+    )
+    expect(all[1]?.takes.map(({ kind }) => kind).sort()).toEqual(['line', 'step'])
+  })
+
+  it('is told how long a doing takes in the next sentence', () => {
+    const { all } = read(
+      '60 ml aquafaba\n200 ml sunflower oil',
+      'Blend the aquafaba, and pour in the oil in a thin stream. This should take about 3 minutes.',
+    )
+    expect(all.at(-1)?.minutes).toBe(3)
+  })
+
+  it.each(['It keeps for up to five days in the fridge.', 'Leftovers will keep for a week in the fridge.'])(
+    'does nothing that is only kept: %s',
+    (words) => {
+      const list = '225 g raw cashews\n60 ml water'
+      const { all } = read(list, `Blend the cashews with the water and pack into a small dish. ${words}`)
+      expect(Math.max(...all.map(({ minutes }) => minutes))).toBeLessThan(60)
+    },
+  )
+})
+
+describe('where things go', () => {
+  it('lifts out of a marinade that is kept, and bubbles what was kept', () => {
+    const list = '400 g firm tofu\n60 g soy sauce\n30 g rice vinegar\n16 g cornflour\n27 g oil'
+    const method =
+      'Slice the tofu. Whisk the soy sauce and vinegar and pour over the tofu. Marinate for 30 minutes. Lift the tofu out, reserving the marinade, and dust with the cornflour. Fry in the oil for 6 minutes. Pour in the reserved marinade and let it bubble for 2 minutes.'
+    expect(operations(list, method)).toEqual([
+      'chop',
+      'mix',
+      'marinate',
+      'drain',
+      'coat',
+      'shallow-fry',
+      'simmer',
+    ])
+  })
+
+  it('mashes in its own pan after a drain, though another is on the heat', () => {
+    const list = '200 g green lentils\n500 ml vegetable stock\n800 g potatoes\n60 g vegan butter'
+    const { all } = read(
+      list,
+      'Simmer the lentils in the stock for 30 minutes. Boil the potatoes for 15 minutes. Drain well, return to the pan and mash with the butter.',
+    )
+    expect(all.at(-1)?.takes.filter(({ kind }) => kind === 'step')).toHaveLength(1)
+    expect(all.at(-1)?.massG).toBeLessThan(950)
+  })
+
+  it('pours from a jug into what was mixed in the bowl', () => {
+    const list = '200 g vital wheat gluten\n30 g chickpea flour\n220 ml vegetable stock\n2 tbsp soy sauce'
+    const { all } = read(
+      list,
+      'Mix the gluten and chickpea flour in a bowl. Whisk the stock and soy sauce in a jug. Pour into the bowl and mix to a dough.',
+    )
+    expect(all.at(-1)?.massG).toBeGreaterThan(450)
+  })
+
+  it('adds to the blender what was blended there', () => {
+    const list = '150 g cashews\n200 ml oat milk\n400 ml coconut milk'
+    const { all } = read(
+      list,
+      'Blend the cashews with the oat milk. Warm the coconut milk for 3 minutes. Add the coconut milk to the blender and blend again for a minute.',
+    )
+    expect(all.at(-1)?.massG).toBeGreaterThan(700)
+  })
+
+  it('sets bowls out side by side, and joins none of them to what is in hand', () => {
+    const list =
+      '400 g firm tofu\n50 g plain flour\n120 ml oat milk\n1 tsp cider vinegar\n100 g cornflakes\n1 tsp paprika'
+    const method =
+      'Tear the tofu into pieces. Set up three bowls: one with the flour, one with the milk mixed with the vinegar, and one with the cornflakes and paprika. Coat the tofu in the flour, dip in the milk and press into the cornflakes.'
+    expect(operations(list, method)).toEqual(['chop', 'mix', 'mix', 'coat', 'coat', 'coat'])
+    expect(foods(list, method, 1)).toEqual(['cider vinegar', 'oat milk'])
+  })
+
+  it('takes out of the oven what is topped next', () => {
+    const list = '1 kg tomatoes, halved\n2 tbsp olive oil\n100 g plain flour\n60 g cold vegan butter'
+    const { all } = read(
+      list,
+      'Roast the tomatoes with the oil at 200 C for 25 minutes. Rub the butter into the flour. Take the tomatoes out of the oven and scatter the crumble over the top. Bake for 25 minutes.',
+    )
+    expect(all.at(-1)?.takes[0]?.massG).toBeGreaterThan(700)
+  })
+
+  it('leaves the dry spices alone where something is left to dry', () => {
+    const list = '600 g sweet potatoes, diced\n1 tsp smoked paprika\n27 g olive oil'
+    const { all } = read(
+      list,
+      'Boil the sweet potatoes for 5 minutes, then drain and leave to dry for 10 minutes. Fry in the oil for 12 minutes. Stir in the paprika.',
+    )
+    const named = all.slice(0, -1).flatMap(({ takes }) => takes.map(({ name }) => name.toLowerCase()))
+    expect(named).not.toContain('smoked paprika')
+  })
+})
+
+describe('what it weighs', () => {
+  it('eats no broth that a wrapped roast lay in', () => {
+    const whole = read(
+      '300 g vital wheat gluten\n300 ml water\n1.5 litres vegetable stock',
+      'Mix the gluten with the water to a dough. Shape into a log and wrap tightly in muslin. Bring the stock to a simmer, lower in the log and simmer for 1 hour. Unwrap, and roast at 200 °C for 20 minutes.',
+    )
+    expect(whole.cookedMassG).toBeLessThan(900)
+  })
+
+  it('dries a foam through, and a sponge of it not', () => {
+    const whipped = 'Whisk the aquafaba to stiff peaks, 6 minutes. Whisk in the sugar.'
+    const meringue = read(
+      '120 g aquafaba\n150 g caster sugar',
+      `${whipped} Pipe onto a tray and bake at 110 °C for 90 minutes.`,
+    )
+    expect(meringue.cookedMassG).toBeLessThan(185)
+    const sponge = read(
+      '120 g aquafaba\n150 g caster sugar\n150 g plain flour\n60 g oil',
+      `${whipped} Fold in the flour and oil. Pour into a tin and bake at 180 °C for 25 minutes.`,
+    )
+    expect(sponge.cookedMassG).toBeGreaterThan(420)
+  })
+
+  it('lets a whole potato give off less than chunks', () => {
+    const whole = read(
+      '4 large potatoes (900 g)',
+      'Bake the potatoes in their skins at 200 °C for 60 minutes.',
+    )
+    const cut = read(
+      '4 large potatoes (900 g), cut into chunks',
+      'Roast the potatoes at 200 °C for 60 minutes.',
+    )
+    expect(whole.cookedMassG).toBeGreaterThan(cut.cookedMassG + 60)
+    expect(whole.cookedMassG).toBeLessThan(800)
+  })
+
+  it('takes most of the liquid away where the words say so', () => {
+    const list = '250 g puy lentils\n900 ml vegetable stock'
+    const said = read(
+      list,
+      'Simmer the lentils in the stock for 30 minutes, until most of the liquid has been absorbed.',
+    )
+    const unsaid = read(list, 'Simmer the lentils in the stock for 30 minutes.')
+    expect(said.cookedMassG).toBeLessThan(unsaid.cookedMassG - 150)
+  })
+
+  it('keeps the first line of a list that looks like a yield', () => {
+    const found = readRecipes(
+      'Nuggets\nServes 4\n\n400 g block firm tofu\n50 g plain flour\n\nCoat the tofu in the flour.',
+      mixContext(),
+    )
+    const dish = found.ok ? found.value[0] : undefined
+    expect(dish?.parts[0]?.lines.map(({ text }) => text)).toEqual([
+      '400 g block firm tofu',
+      '50 g plain flour',
+    ])
+  })
+})
