@@ -280,6 +280,17 @@ describe('an oven that is hot in time', () => {
     expect(daySheet(open, { clock: () => '', day: () => '' })).not.toContain('Oven not hot')
   })
 
+  it('is heated for the later roast though the earlier is held too soon', () => {
+    const begins = Date.parse(SERVE) / 60_000
+    const dishes = [roast('Cauliflower', 200), roast('Parsnips', 150)]
+    const start = { kind: 'start' as const, at: SERVE }
+    const open = day(dishes, { anchor: start })
+    const held = roastsOf(open).find(({ dish }) => dish === 'Cauliflower')?.id ?? ''
+    const early = day(dishes, { anchor: start, held: [{ id: held, startMin: begins + 8 }] })
+    expect(early.coldOvens.map(({ taskId }) => taskId)).toEqual([held])
+    expect(heatings(early).map(({ tempC }) => tempC)).toEqual([150])
+  })
+
   it('is not told among what waits', () => {
     expect(day([roast('Cauliflower', 200)]).waits.every(({ label }) => !label.startsWith('Oven'))).toBe(true)
   })

@@ -170,6 +170,20 @@ export function planDay(
         { tasks: clock, resources, isServe, anchorMin, away: ask.away, windows, kitchen, asksWhy: asks },
         how,
       )
+    const heatedFor = (clock: readonly DayTask[], plan: DayPlan, hopeless: ReadonlySet<string>) => {
+      const heated = withPreheating(clock, plan.tasks, resources, hopeless)
+      if (heated.length === clock.length) return null
+      const next = tried(() => on(heated, reasons, wants))
+      return next === null ? null : { plan: next, clock: heated }
+    }
+    // One roast that is held too early for its oven: the others are heated for all the same.
+    const withoutOne = (clock: readonly DayTask[], plan: DayPlan) => {
+      for (const { taskId } of coldOvens(plan.tasks, resources)) {
+        const found = heatedFor(clock, plan, new Set([taskId]))
+        if (found !== null) return found
+      }
+      return null
+    }
     // A plan that takes the oven for hot says where it is not.
     const hot = usesOven(tasks, resources)
       ? tried(() =>
@@ -185,12 +199,11 @@ export function planDay(
     let clock: readonly DayTask[] = tasks
     // Heating moves what bakes, and what bakes elsewhere may find the oven cold there: another round mends it.
     for (let round = 0; plan !== null && round < HEAT_ROUNDS; round++) {
-      const heated = withPreheating(clock, plan.tasks, resources)
-      if (heated.length === clock.length) break
-      const next = tried(() => on(heated, reasons, wants))
+      if (coldOvens(plan.tasks, resources).length === 0) break
+      const next = heatedFor(clock, plan, new Set()) ?? withoutOne(clock, plan)
       if (next === null) break
-      plan = next
-      clock = heated
+      plan = next.plan
+      clock = next.clock
     }
     // Where nothing had to be heated, or there is no time for it, the plan stands as it is and says so.
     return clock === tasks || plan === null ? on(tasks, reasons, wants) : plan

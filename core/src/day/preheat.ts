@@ -117,19 +117,21 @@ export const isHeating = ({ id, stepId }: Pick<DayTask, 'id' | 'stepId'>): boole
  * The tasks with an oven that is brought to its temperature in time.
  *
  * @param planned the same tasks on the clock as if the oven were always hot: they say where it is cold, or at another heat
+ * @param hopeless ids of tasks for which there is no time to heat
  * @returns the tasks, and before each that finds it so its heating, from the time when it is set
  */
 export function withPreheating(
   tasks: readonly DayTask[],
   planned: readonly TimedTask[],
   resources: readonly PlanResource[],
+  hopeless: ReadonlySet<string> = new Set(),
 ): DayTask[] {
   const known = new Set(tasks.map(({ id }) => id))
   const heatings = resources
     .filter(({ sharedTemperature }) => sharedTemperature)
     .flatMap(({ id }) => heatingsOf(planned, id))
     // One that has its heating, and finds the oven taken for something else since, has to be told.
-    .filter(({ before }) => !known.has(heatingId(before.id)))
+    .filter(({ before }) => !known.has(heatingId(before.id)) && !hopeless.has(before.id))
   if (heatings.length === 0) return [...tasks]
   const heated = new Set(heatings.map(({ before }) => before.id))
   return [
