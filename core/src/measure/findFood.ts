@@ -172,6 +172,10 @@ const isTied = ([food, best]: Ranked, next: Ranked | undefined): boolean =>
   next[1].tokens === best.tokens &&
   Math.abs(next[1].score - best.score) < 1e-9
 
+/** What was found for a text: lists name the same few hundred foods over and over. Gone with its index. */
+const keptBy = new WeakMap<FoodIndex, Map<string, FoundFood>>()
+const MOST_KEPT = 5000
+
 /**
  * Finds the food that a text names: synonyms of several regions, plurals, typing mistakes, states ("cooked", "dry").
  *
@@ -181,6 +185,21 @@ const isTied = ([food, best]: Ranked, next: Ranked | undefined): boolean =>
  * @returns one sure food, or ranked choices, or nothing: never a silent wrong guess
  */
 export function findFood(index: FoodIndex, text: string, hints: readonly string[] = []): FoundFood {
+  let kept = keptBy.get(index)
+  if (kept === undefined) {
+    kept = new Map()
+    keptBy.set(index, kept)
+  }
+  const key = `${hints.join(' ')}\n${text}`
+  const known = kept.get(key)
+  if (known !== undefined) return known
+  const found = lookFor(index, text, hints)
+  if (kept.size >= MOST_KEPT) kept.clear()
+  kept.set(key, found)
+  return found
+}
+
+function lookFor(index: FoodIndex, text: string, hints: readonly string[]): FoundFood {
   const asked = query(index, text, hints)
   const present = new Set(asked.tokens)
   const scores = new Map<Ingredient, { score: number; tokens: number }>()
