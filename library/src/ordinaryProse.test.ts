@@ -1,16 +1,10 @@
-import { assess } from '@frijol/core/assess'
-import { readRecipes } from '@frijol/core/interchange'
-import { type Assessment, defaultKitchen } from '@frijol/core/model'
+import type { Assessment } from '@frijol/core/model'
 import { describe, expect, it } from 'vitest'
-import { mixContext } from '../test/mixContext'
-import { library } from '.'
+import { assessed, dishOf } from '../test/pasted'
 
-/** Reads a recipe as it is pasted: every step of every part, in the order of the text. */
+/** Every step of every part, in the order of the text. */
 function read(list: string, method: string): Assessment & { all: Assessment['parts'][number]['steps'] } {
-  const found = readRecipes(`A dish\n\nIngredients\n${list}\n\nMethod\n${method}`, mixContext())
-  const dish = found.ok ? found.value[0] : undefined
-  if (dish === undefined) throw new Error(`not read: ${method}`)
-  const whole = assess(dish, library, defaultKitchen)
+  const whole = assessed(list, method)
   const all = whole.parts.flatMap(({ steps }) => steps).sort((a, b) => (a.written ?? 0) - (b.written ?? 0))
   return { ...whole, all }
 }
@@ -197,12 +191,10 @@ describe('what it weighs', () => {
   })
 
   it('keeps the first line of a list that looks like a yield', () => {
-    const found = readRecipes(
+    const dish = dishOf(
       'Nuggets\nServes 4\n\n400 g block firm tofu\n50 g plain flour\n\nCoat the tofu in the flour.',
-      mixContext(),
     )
-    const dish = found.ok ? found.value[0] : undefined
-    expect(dish?.parts[0]?.lines.map(({ text }) => text)).toEqual([
+    expect(dish.parts[0]?.lines.map(({ text }) => text)).toEqual([
       '400 g block firm tofu',
       '50 g plain flour',
     ])

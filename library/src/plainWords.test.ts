@@ -3,13 +3,12 @@ import { readRecipes } from '@frijol/core/interchange'
 import { type Assessment, defaultKitchen } from '@frijol/core/model'
 import { describe, expect, it } from 'vitest'
 import { mixContext } from '../test/mixContext'
+import { assessed } from '../test/pasted'
 import { library } from '.'
 
-/** Reads a recipe of one part, as it is pasted. */
+/** The first part of a recipe, as it is pasted. */
 function read(list: string, method: string): Assessment['parts'][number] {
-  const found = readRecipes(`A dish\n\nIngredients\n${list}\n\nMethod\n${method}`, mixContext())
-  const dish = found.ok ? found.value[0] : undefined
-  const part = dish === undefined ? undefined : assess(dish, library, defaultKitchen).parts[0]
+  const [part] = assessed(list, method).parts
   if (part === undefined) throw new Error(`not read: ${method}`)
   return part
 }

@@ -162,8 +162,6 @@ const OFF_SOME_FAT =
 function putsIn({ verb, rest, words, fromVerb, parsed, clause, next }: Said): Told {
   const sense = verb.senses.find(({ when }) => when?.test(rest) === true)
   if (sense?.operation != null) return does(sense.operation)
-  const all = parsed.text.slice(clause.from, clause.to)
-  if (/\b(?:blender|processor)\b[^.;]{0,12}\b(?:running|on|going)\b/iu.test(all)) return does('blend')
   if (verb.word === 'go' && /\baway\b/u.test(rest)) return does('rest')
   const meanwhile = MEANWHILE.exec(sentenceAfter(parsed, clause))
   if (meanwhile !== null && timeIn(meanwhile[0]) !== null && timeIn(rest) === null) {
@@ -304,7 +302,7 @@ function withVerb(said: Said): Told {
   if (verb.word === 'keep' && KEEPS_GOING.test(full) && timeIn(full) !== null) return ['go-on', null]
   // "With the machine running, drizzle in the oil".
   if (
-    /^(?:drizzle|add|pour|trickle|stream|feed|drop|spoon)$/.test(verb.word) &&
+    (verb.kind === 'put' || /^(?:drizzle|spoon)$/.test(verb.word)) &&
     MACHINE_RUNS.test(parsed.text.slice(sentenceFrom(parsed, clause), clause.verbFrom)) &&
     !(next?.sentence === clause.sentence && next.verb?.senses.some(({ operation }) => operation === 'blend'))
   )
