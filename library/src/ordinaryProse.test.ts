@@ -200,3 +200,104 @@ describe('what it weighs', () => {
     ])
   })
 })
+
+describe('words for what stands there', () => {
+  const takenBy = (list: string, method: string, at: number): string[] =>
+    (read(list, method).all.at(at)?.takes ?? [])
+      .map(({ kind, name }) => (kind === 'step' ? 'lot' : name.toLowerCase()))
+      .sort()
+
+  it('pours a wet mix over the dry mix', () => {
+    const list = '300 g vital wheat gluten\n2 tsp smoked paprika\n350 ml vegetable stock\n2 tbsp soy sauce'
+    const method =
+      'Stir the gluten and paprika together in a bowl. Whisk the stock with the soy sauce in a jug, then pour it over the dry mix and knead for 4 minutes.'
+    expect(takenBy(list, method, 2)).toEqual(['lot', 'lot'])
+  })
+
+  it('stirs the soured milk in, and not what brushes the tops', () => {
+    const list = '225 g self-raising flour\n150 ml oat milk\n1 tsp lemon juice\n1 tbsp oat milk, for brushing'
+    const method =
+      'Add the lemon juice to the 150 ml of milk and set aside. Sift the flour into a bowl. Pour in the soured milk and bring together to a dough.'
+    expect(takenBy(list, method, -1)).toEqual(['lot', 'lot'])
+  })
+
+  it('knows a spread from the dry ingredients, and smoke from smoking', () => {
+    const list =
+      '250 g vital wheat gluten\n2 tsp smoked paprika\n250 ml water\n2 tbsp tahini\n1 tsp liquid smoke'
+    const method =
+      'Mix the dry ingredients. Whisk the water, tahini and smoke together and stir into the dry. Knead for 2 minutes.'
+    expect(operations(list, method)).toEqual(['mix', 'mix', 'mix', 'knead'])
+    expect(foods(list, method, 0)).toEqual(['smoked paprika', 'vital wheat gluten'])
+    expect(foods(list, method, 1)).toEqual(['liquid smoke', 'tahini', 'water'])
+  })
+
+  it('brushes with the bottle that the list has, half of it each time', () => {
+    const list = '250 g vital wheat gluten\n250 ml water\n250 ml barbecue sauce'
+    const { all } = read(
+      list,
+      'Mix the gluten with the water, press into a tin and bake at 180 °C for 25 minutes. Brush the top with some of the sauce. Grill for 5 minutes.',
+    )
+    const coat = all.find(({ operation }) => operation === 'coat')
+    expect(coat?.takes.map(({ kind, share }) => [kind, share])).toContainEqual(['line', 0.5])
+  })
+
+  it('drizzles the rest of the dressing, not the salad', () => {
+    const list = '280 g soba noodles\n80 g tahini\n3 tbsp soy sauce\n60 ml warm water'
+    const method =
+      'Boil the noodles for 5 minutes and drain. Whisk together the tahini, soy sauce and warm water until pourable. Toss the noodles with two thirds of the dressing. Drizzle the rest of the dressing over.'
+    const { all } = read(list, method)
+    expect(all.map(({ operation }) => operation)).not.toContain('heat')
+    expect(all.at(-1)?.takes).toHaveLength(2)
+  })
+
+  it('leaves the tofu that was removed out of the pan until it is put back', () => {
+    const list = '300 g firm tofu, cubed\n3 tbsp oil\n1 tsp cumin seeds\n1 onion, chopped'
+    const method =
+      'Heat 2 tablespoons of the oil in a pan and fry the tofu for 6 minutes; remove. Add the remaining oil and the cumin seeds. Add the onion and fry for 8 minutes. Add the tofu and cook for 5 minutes.'
+    expect(takenBy(list, method, 1)).toEqual(['cumin seeds', 'oil'])
+    expect(takenBy(list, method, -1)).toEqual(['lot', 'lot'])
+  })
+
+  it('cuts the jelly, not the cherries beside it', () => {
+    const list = '500 ml almond milk\n2 tsp agar flakes\n250 g cherries\n2 tbsp water'
+    const { all } = read(
+      list,
+      'Heat the milk and agar until boiling, then simmer for 5 minutes. Pour into a dish and chill for 2 hours. Cook the cherries with the water for 6 minutes. Cut the jelly into diamonds and serve with the cherries.',
+    )
+    const chill = all.find(({ operation }) => operation === 'chill')
+    expect(all.at(-1)?.takes.map(({ id }) => id)).toEqual([chill?.stepId])
+  })
+
+  it('scatters the crumble over the fruit', () => {
+    const list = '800 g cooking apples, sliced\n200 g blackberries\n150 g plain flour\n100 g plant butter'
+    const method =
+      'Toss the apples and blackberries in a dish. Rub the butter into the flour. Scatter evenly over the fruit. Bake for 40 minutes at 180 °C.'
+    expect(takenBy(list, method, 2)).toEqual(['lot', 'lot'])
+  })
+
+  it('curdles hot soy milk with a coagulant, and presses whey out', () => {
+    const { all, cookedMassG } = read(
+      '1.8 litres soya milk\n8 g nigari\n80 ml warm water',
+      'Heat the milk to 75 °C. Dissolve the nigari in the warm water and pour over the milk. Leave to stand for 15 minutes until the curds have separated. Ladle into a lined mould and press for 30 minutes.',
+    )
+    expect(all.map(({ operation }) => operation)).toContain('coagulate')
+    expect(cookedMassG).toBeLessThan(900)
+  })
+
+  it('simmers a ragù that thickens, and tosses pasta with it', () => {
+    const list = '1 onion, chopped\n2 tbsp oil\n200 g green lentils\n600 ml vegetable stock\n300 g pasta'
+    const method =
+      'Soften the onion in the oil for 8 minutes. Add the lentils and stock, bring to a simmer and cook for 40 minutes, until the lentils are tender and the sauce has thickened. Meanwhile boil the pasta for 11 minutes. Drain and toss with the ragù.'
+    expect(operations(list, method)).toContain('simmer')
+    expect(operations(list, method)).not.toContain('thicken')
+    expect(takenBy(list, method, -1)).toEqual(['lot', 'lot'])
+  })
+
+  it('peels what was boiled in its skin thinly, and puts it through a ricer', () => {
+    const method =
+      'Boil the potatoes in their skins for 30 minutes. Drain, peel while hot and push through a ricer.'
+    expect(operations('800 g potatoes', method)).toEqual(['boil', 'drain', 'trim', 'mash'])
+    const raw = read('800 g potatoes', 'Peel the potatoes. Boil for 30 minutes. Drain and mash.')
+    expect(read('800 g potatoes', method).cookedMassG).toBeGreaterThan(raw.cookedMassG + 40)
+  })
+})

@@ -79,6 +79,7 @@ function gather(writer: Writer, step: Step, at: number, uses: readonly StepUse[]
           phase: 'pieces',
           isMixed: false,
           isCut: false,
+          isCooked: false,
         })
       }
       continue
@@ -98,8 +99,8 @@ function gather(writer: Writer, step: Step, at: number, uses: readonly StepUse[]
     lot.isFoam ||= taken.lot.isFoam
     if (taken.lot.bath !== 'none') lot.bath = taken.lot.bath
     if (writer.decisions.larger(massG, mainG)) {
-      const { form, thicknessMm, phase, isMixed, isCut } = taken.lot
-      Object.assign(lot, { form, thicknessMm, phase, isMixed, isCut })
+      const { form, thicknessMm, phase, isMixed, isCut, isCooked } = taken.lot
+      Object.assign(lot, { form, thicknessMm, phase, isMixed, isCut, isCooked })
       mainG = massG
       mainOp = taken.lot.op
     }
@@ -133,6 +134,14 @@ const isLiquidBrought = (
   holds: readonly Source[],
 ): boolean => spec?.id === 'boil' && step.durationMin === null && step.until === null && isBrothOf(holds)
 
+/** Water that a step pours in, g. "Mix the flour with 100 ml of water", where the list has it: that water, and no more. */
+function pouredG({ rows }: Writer, { settings, byHand }: Step, takes: readonly Take[]): number {
+  const takesListed = takes.some(
+    (take) => take.kind === 'line' && take.rows.some((row) => rows[row]?.source.food?.foodClass === 'water'),
+  )
+  return takesListed && !byHand.includes('waterG') ? 0 : (settings.waterG ?? 0)
+}
+
 /** Writes one step as an operation. */
 export function compileOp(writer: Writer, step: Step, at: number, uses: readonly StepUse[]): void {
   const { lot, takes, mainOp } = gather(writer, step, at, uses)
@@ -145,13 +154,14 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
     lot.hasLiquor = false
     lot.bath = 'none'
   }
+  const waterG = pouredG(writer, step, takes)
   const waterRow =
-    spec !== null && ((settings.waterG ?? 0) > LEAST_WATER_G || settings.additions !== null)
+    spec !== null && (waterG > LEAST_WATER_G || settings.additions !== null)
       ? bornRow(writer, WATER_ID, 'Water')
       : -1
   if (waterRow >= 0) {
     lot.rows.push(waterRow)
-    lot.hasLiquor ||= (settings.waterG ?? 0) > 0
+    lot.hasLiquor ||= waterG > 0
   }
   const tap = spec === null ? 0 : tapRatio(writer, spec, lot, listedOf(lot.rows, writer.rows, writer.rawG))
   // "Spread over a tray": a mince lies there as crumbs, batons of carrot as what they are.
@@ -224,6 +234,7 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
       isMixed: lot.isMixed,
       isWrapped,
       refuse: piecesOfStep(step).refuse,
+      isCooked: lot.isCooked,
       isUncut: !lot.isCut,
       saysWhole: piecesOfStep(step).saysWhole,
     }),
@@ -261,7 +272,7 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
     isFoam: stands,
     lidFactor: settings.lid === 'on' ? COVERED : settings.lid === 'ajar' ? AJAR : 1,
     heatFactor: spec?.medium === 'pan' && settings.heat !== null ? HEAT[settings.heat] : 1,
-    waterG: (settings.waterG ?? 0) > LEAST_WATER_G ? (settings.waterG ?? 0) : 0,
+    waterG: waterG > LEAST_WATER_G ? waterG : 0,
     additionsG:
       settings.additions === null || spec?.medium !== 'pan'
         ? 0
@@ -316,6 +327,16 @@ function isFoamAlone(writer: Writer, rows: readonly number[]): boolean {
   return writer.decisions.larger(FOLDED_IN * massG, foldedG)
 }
 
+const SOFTENS: ReadonlySet<OperationId> = new Set([
+  'boil',
+  'simmer',
+  'steam',
+  'pressure-cook',
+  'roast',
+  'grill',
+  'broil',
+  'heat',
+])
 const KEEPS_FOAM: ReadonlySet<OperationId> = new Set([
   'mix',
   'shape',
@@ -335,6 +356,7 @@ function settle(writer: Writer, lot: LotShape, op: Op, listed: Listed): void {
   lot.isMixed = op.isMixed
   lot.isWrapped = op.isWrapped
   lot.isCut ||= op.isMixed || (spec !== null && (CUTS.has(spec.id) || BOWLED.has(spec.id)))
+  lot.isCooked ||= spec !== null && SOFTENS.has(spec.id)
   lot.isFoam = spec !== null && (spec.id === 'whip' || (lot.isFoam && KEEPS_FOAM.has(spec.id)))
   lot.isInBowl =
     spec !== null && (BOWLED.has(spec.id) || (lot.isInBowl && spec.medium === 'none' && spec.id === 'mix'))

@@ -29,6 +29,8 @@ export interface LotShape {
   isInBowl: boolean
   /** Cut up, or worked to something else than pieces as they grew. */
   isCut: boolean
+  /** Heat has softened it. */
+  isCooked: boolean
   /** Whipped, and not stirred into anything larger since. */
   isFoam: boolean
   /** Fraction of it that no step has taken yet. */
@@ -49,6 +51,7 @@ export const freshLot = (op: number): LotShape => ({
   isInDish: false,
   isInBowl: false,
   isCut: false,
+  isCooked: false,
   isFoam: false,
   left: 1,
 })

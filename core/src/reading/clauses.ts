@@ -41,6 +41,9 @@ const KEEPS = /^(?:keeps|lasts|freezes|stores|will keep|leftovers|any left)\b/iu
 /** "It keeps for up to five days in the fridge." */
 const STORED =
   /^(?:it|they|these|this|those|leftovers|any left(?:overs)?|extras?|(?:the|any|your) (?:[\p{L}-]+ ){0,3}[\p{L}-]+)\s+(?:will |can be |should |also |then |both )*(?:keeps?|kept|lasts?|freezes?|frozen|stores?|stored)\b[^.;]*\b(?:days?|weeks?|months?|fridge|freezer|well)\b/iu
+/** "Keep in a clean jar in the fridge for up to a week." */
+const TO_STORE =
+  /^(?:keep|store|freeze)\b[^.;]*\b(?:for )?up to (?:[\p{L}\d–-]+ ){1,3}(?:days?|weeks?|months?)\b/iu
 const NO_ORDER =
   /^(?:do not|don't|never|no|avoid|be careful|take care|mind|remember|nb|serves?\b|enjoy)\b|^(?:tip|note|storage)s?\s*[:.–—-]/iu
 
@@ -191,12 +194,13 @@ function clausesOf(
   const hasOrder = cuts[0] !== undefined && bare.slice(sentence.from, cuts[0].at.at).trim() === ''
   const isStored = STORED.test(words)
   const isRemark =
-    !hasOrder &&
-    (isStored ||
-      REMARK.test(bare.slice(sentence.from, sentence.to).trim()) ||
-      NO_ORDER.test(words) ||
-      KEEPS.test(words) ||
-      (SHOULD.test(words) && !/^should (?:it|they|the)\b/iu.test(words)))
+    TO_STORE.test(words) ||
+    (!hasOrder &&
+      (isStored ||
+        REMARK.test(bare.slice(sentence.from, sentence.to).trim()) ||
+        NO_ORDER.test(words) ||
+        KEEPS.test(words) ||
+        (SHOULD.test(words) && !/^should (?:it|they|the)\b/iu.test(words))))
   // "To bake: 190 C for 20 minutes. To grill: 8 minutes a side.": the first is done.
   const isAnotherTo = TO_COOK.test(words) && TO_COOK_BEFORE.test(text.slice(0, sentence.from))
   const isOtherWay = number > 0 && (OTHER_WAY.test(words) || isAnotherTo)

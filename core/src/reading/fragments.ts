@@ -102,7 +102,7 @@ export function puts(words: string, clauseText: string): OperationId | null {
     return 'drain'
   if (
     /\b(?:brine|marinade)\b/iu.test(clauseText) &&
-    !/\b(?:reserved|remaining|leftover|saved|kept|rest of the)\b/iu.test(clauseText) &&
+    !/\b(?:reserved|remaining|left|leftover|saved|kept|rest of the)\b/iu.test(clauseText) &&
     !/\b(?:tbsp|tablespoons?|tsp|teaspoons?|splash|spoonfuls?|ladles?|ladlefuls?|half)\b/iu.test(
       clauseText,
     ) &&

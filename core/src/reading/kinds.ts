@@ -5,10 +5,12 @@ import type { Named } from './named'
 export const isWater = (of: Named): boolean =>
   of.foodClass === 'water' || of.names.slice(0, of.own).some((name) => name.at(-1) === 'water')
 
+/** Ground to a paste: it is stirred in with what is wet. */
+const SPREAD = /(?:^|-)(?:tahini|butter)(?:-|$)/
 /** Foods without loose water: what cooks call the dry ingredients. */
 export const isDry = (of: Named): boolean => {
   const food = of.line?.food
-  if (food == null) return false
+  if (food == null || SPREAD.test(food.id)) return false
   return (
     DRY.has(food.foodClass) ||
     ((food.per100g.waterG ?? 100) < 16 &&
@@ -17,3 +19,9 @@ export const isDry = (of: Named): boolean => {
       food.foodClass !== 'nut')
   )
 }
+
+/** Salts that curdle soy milk. */
+export const isCoagulant = ({ line }: Named): boolean =>
+  /^(?:nigari|gypsum|calcium-sulfate|magnesium-chloride|glucono-delta-lactone|gdl)$/.test(
+    line?.food?.id ?? '',
+  )

@@ -1,10 +1,11 @@
 import type { OperationId } from '../model'
 import { calledIn, type NewLot, wordsFor } from './bench'
 import type { DoingText } from './doings'
-import { isDry, isWater } from './kinds'
+import { isCoagulant, isDry, isWater } from './kinds'
 import { PIECE_WORDS } from './lexicon/things'
 import type { Named } from './named'
 import { judgeLiquid, type Reading } from './rests'
+import { keptG } from './roughly'
 import type { Takes } from './takes'
 
 /** "Until you have about 900 ml", "you need 240 g". */
@@ -62,7 +63,19 @@ const KEEPS_SIDE: ReadonlySet<OperationId> = new Set(['drain', 'squeeze', 'wash-
 const ASIDE =
   /(?:^|[.;,]\s*)out (?:on|in)?to (?:a |the )?(?:\p{L}+ )?(?:plates?|bowl|rack|paper)\b|\b(?:set|put|leave|tip|lift|move|transfer|take|remove|scoop|slide|keep)\b[^.;]{0,40}\b(?:aside|to one side|out\b(?! of the oven)|(?:on)?to (?:a |the )?(?:plates?|warm|bowl|rack)|into (?:a |another )bowl|from the pan|from the heat and set)\b/iu
 
+/** "Fry the tofu until golden; remove." */
+const isTakenOut = ({ clauses, main, parsed }: DoingText): boolean =>
+  clauses.some(
+    ({ verb, verbTo, from, to }) =>
+      verb?.word === 'remove' &&
+      from >= main.from &&
+      /^\s*(?:it|them)?\s*(?:with a slotted spoon|from the pan)?\s*(?:and (?:keep|reserve|set aside)\b.*)?[.;,]?\s*$/iu.test(
+        parsed.bare.slice(verbTo, to),
+      ),
+  )
+
 const isPutAside = (doing: DoingText): boolean =>
+  isTakenOut(doing) ||
   doing.clauses.some(
     (clause) =>
       (clause !== doing.main || clause.verb?.kind === 'put') &&
@@ -115,6 +128,12 @@ export const isBrine = (lines: readonly Named[]): boolean =>
   lines.some(({ foodClass }) => foodClass === 'salt') &&
   lines.every((of) => isWater(of) || (of.foodClass !== null && IN_BRINE.has(of.foodClass)))
 
+/** Milk that an acid has turned: "the soured milk". */
+const isSoured = (lines: readonly Named[]): boolean =>
+  lines.length === 2 &&
+  lines.some(({ foodClass }) => foodClass === 'plant-milk') &&
+  lines.some(({ foodClass }) => foodClass === 'acid' || foodClass === 'fruit')
+
 /** What the lot may be called: by what was done, by what is in it, and by the name it had. */
 function callsOf(laid: Laid): Set<string> {
   const { operation, lines, takes } = laid
@@ -123,6 +142,8 @@ function callsOf(laid: Laid): Set<string> {
     for (const word of ['dry', 'powder', 'meal', 'crumb']) words.add(word)
   else if (takes.lines.length > 0 && takes.lots.length === 0) words.add('wet')
   if (isBrine(lines)) words.add('brine')
+  if (isSoured(lines)) words.add('soured')
+  if (lines.some(isCoagulant) && lines.every((of) => isCoagulant(of) || isWater(of))) words.add('coagulant')
   if (operation !== null && GELS.has(operation) && lines.some(({ foodClass }) => foodClass === 'gum'))
     words.add('gel')
   // What kept liquor went into is called so still.
@@ -201,6 +222,6 @@ export function sideOf(laid: Laid): NewLot {
     isSide: true,
     isLiquid: true,
     isTap: !lines.some(({ foodClass }) => foodClass === 'water' || foodClass === 'plant-milk'),
-    statedG: null,
+    statedG: keptG(wordsOfDoing(laid)),
   }
 }

@@ -56,11 +56,18 @@ export function takeMention(t: Taking, mention: Exclude<Mention, { kind: 'pronou
       break
     case 'remainder': {
       const { bench, lines } = t.stage
+      // "Spread half of the salt in a tin and bury the carrots in the rest": all of it.
+      const begunHere = t.takes.lines.findIndex(({ share }) => share !== null)
+      const begun = t.takes.lines[begunHere]
+      if (begun !== undefined && mention.isRest) {
+        t.takes.lines[begunHere] = { ...begun, share: null }
+        break
+      }
       const part = bench.lots.filter((lot) => !lot.isSide && lot.left < 0.99).at(-1)
       if (part !== undefined) t.lot(part, mention.said.share, mention.role)
       else {
-        const begun = lines.filter((of) => bench.left(of.id) > 1e-9 && bench.left(of.id) < 0.99)
-        if (begun.length === 1 && begun[0] !== undefined) t.line(begun[0], null, mention.role)
+        const open = lines.filter((of) => bench.left(of.id) > 1e-9 && bench.left(of.id) < 0.99)
+        if (open.length === 1 && open[0] !== undefined) t.line(open[0], null, mention.role)
         else if (mention.isRest) takeRest(t, mention)
       }
       break

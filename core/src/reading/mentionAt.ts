@@ -1,7 +1,7 @@
 import { CLASS_WORDS, FILLINGS, PIECE_WORDS, PRODUCT_WORDS, SIDE_WORDS, VESSELS } from './lexicon/things'
 import type { Mention, Role, Scene } from './mentions'
 import { madeBy, isDet, namedAt } from './naming'
-import { type Named, TOO_COMMON } from './named'
+import { type Fit, type Named, TOO_COMMON } from './named'
 import { ALL_OF_IT, type Said, saidOf } from './said'
 import type { Token } from './tokens'
 
@@ -161,7 +161,7 @@ function remainder(here: Here): Answer {
 }
 
 /** "The wet things", "the dry stuff". */
-const THINGS = new Set(['thing', 'stuff', 'bit', 'item', 'component', 'element', 'part'])
+const THINGS = new Set(['thing', 'stuff', 'bit', 'item', 'component', 'element', 'part', 'mix', 'mixture'])
 
 function ingredients({ token, tokens, index, scene, role }: Here): Answer {
   const isThings = THINGS.has(token.stem) && /^(?:wet|dry|liquid)$/.test(tokens[index - 1]?.text ?? '')
@@ -204,6 +204,11 @@ function beforeSide({ token, next, tokens, index, scene, before }: Here): Answer
   return run < 2 && sides.some(({ words }) => words.has(next.stem)) ? 'nothing' : null
 }
 
+/** "A splash of the pasta water". */
+const A_LITTLE_OF =
+  /\b(?:splash|dash|drop|little|bit|ladleful|spoonful)(?: more)? of (?:the |its |their |your )?(?:[\p{L}-]+ ){0,2}$/iu
+const A_LITTLE: Said = { share: 0.1, isStated: true }
+
 /** What was poured off or pressed out and kept: "the liquor", "the soaking water". */
 function side(here: Here): Answer {
   const { token, tokens, index, scene, before, at, role } = here
@@ -221,7 +226,9 @@ function side(here: Here): Answer {
       : (isMarked || isListed !== true) && (stem !== 'water' || isMarked || isDet(tokens[index - 1]))
   if (!isMeant) return null
   const word = stem === 'water' && /\bsoaking\b/iu.test(before.slice(-24)) ? 'soaking' : stem
-  return met({ kind: 'side', word, isMarked, at, role, said: saidHere(here) })
+  const said = saidHere(here)
+  const isALittle = said.amountG === undefined && A_LITTLE_OF.test(before)
+  return met({ kind: 'side', word, isMarked, at, role, said: isALittle ? A_LITTLE : said })
 }
 
 /** Water: of the list, or of the tap. */
@@ -254,6 +261,15 @@ function water(here: Here): Answer {
   })
 }
 
+const POURED = new Set(['sauce', 'dressing', 'glaze', 'gravy', 'syrup', 'marinade'])
+/** A bottle of the list that is still unused: "barbecue sauce". */
+const isListedPoured = (fit: Fit | undefined, { bench }: Scene): boolean =>
+  fit?.of.kind === 'line' &&
+  fit.isHead &&
+  fit.isOwn &&
+  POURED.has(fit.of.names[0]?.at(-1) ?? '') &&
+  bench.left(fit.of.id) > 1e-9
+
 /** A line or a part by its name; with what was made of it: "the spinach puree". */
 function named(here: Here): Answer {
   const { token, tokens, index, scene, before, at, role } = here
@@ -278,7 +294,13 @@ function named(here: Here): Answer {
     found.run < 2 &&
     (first?.coverage ?? 0) < 1 &&
     TOO_COMMON.has(token.stem) &&
-    scene.bench.lots.some((lot) => !lot.isSide && lot.words.has(token.stem))
+    scene.bench.lots.some(
+      (lot) =>
+        !lot.isSide &&
+        lot.words.has(token.stem) &&
+        // "Some of the sauce" is not the baked slab.
+        (lot.isLiquid || !isListedPoured(first, scene)),
+    )
   if (isWeak) return null
   const follows = tokens[index + found.run]
   const isProduct = follows?.kind === 'word' && PRODUCT_WORDS.has(follows.stem)
@@ -296,6 +318,15 @@ function named(here: Here): Answer {
     },
     found.run + (isProduct ? 1 : 0),
   )
+}
+
+const SOURED = /\b(?:soured|curdled)\s+(?:[\p{L}-]+\s+){0,2}$/iu
+/** "The soured milk", "the buttermilk" that the cook made of milk and acid: that lot, and not more milk of the list. */
+function souredMilk(here: Here): Answer {
+  const { token, scene, before, at, role } = here
+  const isCalled = (token.stem === 'milk' && SOURED.test(before)) || token.stem === 'buttermilk'
+  if (!isCalled || !scene.bench.lots.some((lot) => !lot.isSide && lot.words.has('soured'))) return null
+  return met({ kind: 'word', word: 'soured', made: null, isEvery: false, at, role, said: saidHere(here) })
 }
 
 const BECOMES = /\b(?:in)?to (?:an?|some) (?:[\p{L}-]+ ){0,3}$/iu
@@ -401,6 +432,7 @@ const RULES = [
   side,
   water,
   seedEgg,
+  souredMilk,
   named,
   keptFor,
   wordFor,

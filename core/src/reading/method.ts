@@ -3,8 +3,10 @@ import type { Kitchen, Part, Step, Written } from '../model'
 import { doingsIn, type DoingText } from './doings'
 import { factsOf, type StepFacts } from './facts'
 import { ownWordsOf } from './lexicon/ownWords'
+import { isWater } from './kinds'
 import { fitAt, type Named, namedLine, namedPart } from './named'
 import { newReading } from './rests'
+import type { Takes } from './takes'
 import { stemsOf, tokensOf } from './tokens'
 import { type Doing, Walk } from './walk'
 
@@ -198,14 +200,16 @@ export function readMethod(
   return { steps, written }
 }
 
-/** Cooking water that was kept comes in as water of the tap. */
-const withTap = (facts: StepFacts, tapG: number): StepFacts =>
-  tapG > 0 ? { ...facts, settings: { ...facts.settings, waterG: tapG } } : facts
+/** Cooking water that was kept comes in as water of the tap; an amount of listed water is that of its line. */
+const withTap = (facts: StepFacts, { tapG, lines }: Takes): StepFacts => {
+  const waterG = tapG > 0 ? tapG : lines.some(({ of }) => isWater(of)) ? null : facts.settings.waterG
+  return { ...facts, settings: { ...facts.settings, waterG } }
+}
 
 const stepOf = (id: string, text: string, { doing, operation, takes }: Doing): Step => ({
   id,
   text: text.slice(0, 4000),
-  ...withTap(factsOf(doing, operation), takes.tapG),
+  ...withTap(factsOf(doing, operation), takes),
   byHand: [],
   uses: null,
   weighedG: null,

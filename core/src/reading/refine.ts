@@ -1,6 +1,7 @@
 import type { FoodClass, OperationId } from '../model'
 import type { DoingText } from './doings'
 import { HOT } from './lexicon/things'
+import { isCoagulant } from './kinds'
 import type { Named } from './named'
 import type { Takes } from './takes'
 import { durationsIn } from './stepTimes'
@@ -187,6 +188,8 @@ export function refined(
   )
     return 'whip'
   const isTimed = durationsIn(words).length > 0
+  // "Cook for 40 minutes until the lentils are tender and the sauce has thickened": it simmers, and thickens by that.
+  if (operation === 'thicken' && verb === 'cook' && has(PIECES) && !has(STARCHY) && isTimed) return 'simmer'
   // "Return to the heat and stir until thickened".
   if (
     operation === 'mix' &&
@@ -229,6 +232,14 @@ export function refined(
   )
     return 'deep-fry'
   if (operation === 'mix' && verb === 'work' && (last === 'knead' || before === 'knead')) return 'knead'
+  // "Pour the dissolved nigari over the milk": a coagulant in hot soy milk curdles it.
+  if (
+    operation === 'mix' &&
+    joined.length > 0 &&
+    joined.some((lot) => lot.operation !== null && WARMED.has(lot.operation)) &&
+    (takes.lines.some(({ of }) => isCoagulant(of)) || joined.some((lot) => lot.words.has('coagulant')))
+  )
+    return 'coagulate'
   if (
     operation === 'mix' &&
     last === 'heat' &&
@@ -240,6 +251,7 @@ export function refined(
   return operation
 }
 
+const WARMED: ReadonlySet<OperationId> = new Set(['heat', 'boil', 'simmer', 'strain'])
 const FRIED: ReadonlySet<OperationId> = new Set(['shallow-fry', 'sweat', 'brown', 'toast', 'water-saute'])
 
 /** "Add a little more oil". */
@@ -314,11 +326,12 @@ function cooks(
   // "Pour in a quarter of the batter and cook": it sets in the pan.
   if (IN_A_PAN.test(words) && has(STARCHY) && last !== null && STILL_RAW.has(last)) return 'shallow-fry'
   const hasFat = has(new Set(['fat']))
-  if (last === 'boil' || last === 'simmer' || last === 'heat') return isWet || !hasFat ? 'simmer' : 'simmer'
+  if (last === 'boil' || last === 'simmer' || last === 'heat') return 'simmer'
   if (isWet && !(last !== null && HOT.has(last))) return has(STARCHY) && !hasFat ? 'thicken' : 'simmer'
   if (last === 'roast' || last === 'grill') return last
   if (last === 'coat') return lastHeat ?? 'shallow-fry'
-  if (has(STARCHY) && hasFat) return 'heat'
+  // Flour in fat alone is a roux; over what sweats it is cooked as that is.
+  if (has(STARCHY) && hasFat && !(last !== null && FRIED.has(last) && has(PIECES))) return 'heat'
   if (BROWNS.test(words) && !LOW.test(words)) return 'brown'
   if (hasFat || (last !== null && HOT.has(last))) return 'sweat'
   return LOW.test(words) ? 'sweat' : 'heat'

@@ -1,6 +1,7 @@
 import { lineMass, readAmountAt } from '../measure'
 import type { Kitchen } from '../model'
 import type { Named } from './named'
+import { inDigits, roughly } from './roughly'
 import type { Reading } from './rests'
 
 /** How much of a thing the words before its name say. */
@@ -40,24 +41,6 @@ const ALL_BUT = /\ball but (?:(?:a|an|one) )?/iu
 /** How far before a name its share or amount can stand, in characters. */
 const REACH = 44
 
-const NUMBER_WORDS: readonly (readonly [RegExp, string])[] = [
-  [/\bhalf an? /giu, '1/2 '],
-  [/\ba quarter /giu, '1/4 '],
-  [/\banother (?=(?:tablespoon|teaspoon|tbsp|tsp|cup)\b)/giu, '1 '],
-  [/\b(?:a|an|one) (?=(?:tablespoon|teaspoon|tbsp|tsp|cup|pinch))/giu, '1 '],
-  [/\ba few (?=(?:big |heaped |good )?(?:tablespoon|teaspoon|spoonful|tbsp|tsp|spoon))/giu, '3 '],
-  [/\ba couple of (?=(?:big |heaped |good )?(?:tablespoon|teaspoon|spoonful|tbsp|tsp|cup|spoon))/giu, '2 '],
-  [/\btwo /giu, '2 '],
-  [/\bthree /giu, '3 '],
-  [/\bfour /giu, '4 '],
-  [/\bfive /giu, '5 '],
-  [/\bsix /giu, '6 '],
-  [/\beight /giu, '8 '],
-  [/\bten /giu, '10 '],
-]
-const inDigits = (text: string): string =>
-  NUMBER_WORDS.reduce((said, [words, digits]) => said.replace(words, digits), text)
-
 /** The share of a line that an amount in words before its name is, or null where there is none. */
 function amountShare(clause: string, of: Named, kitchen: Kitchen, reading: Reading): number | null {
   const { line } = of
@@ -76,25 +59,6 @@ function amountShare(clause: string, of: Named, kitchen: Kitchen, reading: Readi
 
 /** So many times what the list has is something else: water of the tap. */
 const MORE_THAN_LISTED = 1.6
-
-/** Millilitres or grams of one unit, for lots that no list weighs. @source practice */
-const ROUGHLY: Readonly<Record<string, number>> = {
-  mL: 1,
-  L: 1000,
-  cup: 240,
-  tbsp: 15,
-  tsp: 5,
-  g: 1,
-  kg: 1000,
-}
-/** What an amount in words before a lot's name weighs, roughly; null where there is none. */
-function roughly(clause: string): number | null {
-  const digits = inDigits(clause)
-  const start = digits.search(/[\d½¼¾⅓⅔⅛][\d.,/½¼¾⅓⅔⅛ ]*[^\d½¼¾⅓⅔⅛]*$/u)
-  const term = start < 0 ? undefined : readAmountAt(digits, start, { isDecimalComma: false })?.amount.terms[0]
-  const each = term?.unit == null ? undefined : ROUGHLY[term.unit]
-  return term === undefined || each === undefined ? null : ((term.low + term.high) / 2) * each
-}
 
 /** An amount before a preposition is of what stands between. */
 const ANOTHERS =

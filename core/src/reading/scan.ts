@@ -67,7 +67,8 @@ export function scan(parsed: Parsed, clause: Clause, scene: Scene): Mention[] {
       continue
     }
     if (token.kind !== 'word') {
-      if (/[;:.]/.test(token.text) || (token.text === ',' && clause.verb === null)) role = 'object'
+      const ends = token.kind === 'mark' && /[;:.]/.test(token.text)
+      if (ends || (token.text === ',' && clause.verb === null)) role = 'object'
       continue
     }
     if (

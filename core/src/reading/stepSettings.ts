@@ -1,4 +1,5 @@
 import { type Form, NO_SETTINGS, type OperationId, type StepSettings } from '../model'
+import { pouredG } from './roughly'
 import { valueOf } from './stepTimes'
 
 const FORMS: readonly (readonly [RegExp, Form])[] = [
@@ -18,9 +19,6 @@ const CM = /(\d+(?:\.\d+)?)\s*-?\s*cm\b/i
 const MM = /(\d+(?:\.\d+)?)\s*-?\s*mm\b/i
 const ADDITIONS =
   /(\d+|two|three|four|five|six|eight)\s+(?:additions?|splashes)[^.]{0,24}?(\d+)\s*(?:g|ml)\b|(\d+)\s*(?:g|ml)\s+(?:of \w+ )?(?:at a time|additions?|splashes)/i
-const WATER =
-  /\b(?:pour in|add|with|in)\s+(\d+(?:[.,]\d+)?)\s*(ml|g|l|litres?|liters?)\s+(?:of\s+)?(?:cold |hot |boiling |warm |fresh )?water\b/i
-
 export function settingsIn(text: string, operation: OperationId | null): StepSettings {
   const cm = CM.exec(text)
   const mm = MM.exec(text)
@@ -30,7 +28,7 @@ export function settingsIn(text: string, operation: OperationId | null): StepSet
       text.slice((cm.index || 0) + cm[0].length),
     )
   const additions = ADDITIONS.exec(text)
-  const water = WATER.exec(text)
+  const waterG = pouredG(text)
   const form = FORMS.find(([words]) => words.test(text))?.[1] ?? null
   return {
     ...NO_SETTINGS,
@@ -82,13 +80,7 @@ export function settingsIn(text: string, operation: OperationId | null): StepSet
       : /\b(?:deep|thick) layer\b|\bpiled?\b/i.test(text)
         ? 'deep'
         : null,
-    waterG:
-      water === null
-        ? null
-        : Math.min(
-            1e6,
-            Number((water[1] ?? '0').replace(',', '.')) * (/^l/i.test(water[2] ?? '') ? 1000 : 1),
-          ),
+    waterG: waterG === null ? null : Math.min(1e6, waterG),
     additions:
       additions === null
         ? null

@@ -43,7 +43,7 @@ const ASIDES: readonly RegExp[] = [
 const WHEN =
   /(?:^|[.;]\s*|,\s*(?:and |then )?)(?:when|once|while|as soon as|by the time|whilst|as|after|now that)\b[^.;,]*,?/giu
 const WHEN_INSIDE =
-  /\b(?:while|whilst|when|once|as)\s+(?:it|they|the|you|still|that|there|cool|cold|warm|hot|ready|done|set|everything|nudged|needed|necessary|required|you|he|she|we|i)\b[^.;:,]*/giu
+  /\b(?:while|when|once) (?:still )?(?:hot|warm|cool|cold)(?= and\b)|\b(?:while|whilst|when|once|as)\s+(?:it|they|the|you|still|that|there|cool|cold|warm|hot|ready|done|set|everything|nudged|needed|necessary|required|you|he|she|we|i)\b[^.;:,]*/giu
 const IF =
   /(?:^|[.;]\s*|,\s*(?:and |then )?|\band )(?:if|should (?:it|they|the)|in case)\b[^.;,]*[,:]?|\bif (?:it|they|the|you|need|necessary|not|liked|desired|using)\b[^.;,]*|\btoo [\w ]{1,20}\?/giu
 /** Participles that bring foods in, or put them away; all others only tell how. */

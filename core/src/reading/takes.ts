@@ -111,8 +111,10 @@ export class Taking {
       amountG !== undefined && lot.statedG !== null && amountG < 0.97 * lot.statedG
         ? amountG / lot.statedG
         : said
-    if (lot.isSide && lot.isTap && amountG !== undefined) this.takes.tapG += amountG
     const known = this.takes.lots.find((one) => one.lot === lot)
+    // Of a pot of tap water so much as is said, here or where it was kept.
+    const tapG = amountG ?? (share === null && known === undefined ? lot.statedG : null)
+    if (lot.isSide && lot.isTap && tapG !== null) this.takes.tapG += tapG
     const isKept =
       lot.reserved > 0 &&
       (share === null || share >= lot.left - 1e-6) &&

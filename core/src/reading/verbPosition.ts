@@ -122,6 +122,9 @@ function isAfterPhrase(at: At, sentenceStart: number, isNoun: boolean): boolean 
   )
 }
 
+const SMOKES = /^(?:the|it|them|for|over|at|in|until|till|with|\d+)$/
+const POURED_WARM = /^(?:water|milk|stock|broth)$/
+
 /** The verb that stands at a token in the place of a verb, or null. */
 export function verbAt(
   at: At,
@@ -146,6 +149,10 @@ export function verbAt(
   if (word === 'stuff' && /^(?:dry|wet)$/.test(at.tokens[at.index - 1]?.text ?? '')) return null
   // "Whisk the soy, syrup, smoke and oil": one of several things.
   if (word === 'smoke' && previous?.text === ',' && /^(?:,|and|&)$/.test(after(at)?.text ?? '')) return null
+  // "The water, soy sauce and smoke together".
+  if (word === 'smoke' && previous?.text === 'and' && !SMOKES.test(after(at)?.text ?? 'the')) return null
+  // "Whisk in the tahini and warm water": what kind of water.
+  if (word === 'warm' && previous?.text === 'and' && POURED_WARM.test(after(at)?.text ?? '')) return null
   if (form === 'bare' || word === 'goes') {
     // "In go the herbs".
     if (/^go(?:es)?$/.test(word) && previous?.text === 'in' && isQuantity(after(at))) return found

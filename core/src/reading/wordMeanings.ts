@@ -23,8 +23,14 @@ export function takeWord(
     POURED_WORDS.has(word) && hand !== null && !hand.isLiquid && live.includes(hand) && role === 'object'
       ? live.filter((one) => one.isLiquid).at(-1)
       : undefined
+  // "Drizzle over the rest of the dressing": what was kept of it, not the salad that has some in it.
+  const kept =
+    said.isStated && said.share === null
+      ? live.filter((one) => one.left < 0.99 && one !== hand).at(-1)
+      : undefined
   const lot =
     base ??
+    kept ??
     poured ??
     (called !== undefined && hand?.called.has(word) !== true ? called : undefined) ??
     (hand !== null && live.includes(hand) ? hand : undefined) ??

@@ -58,6 +58,7 @@ export const CLASS_WORDS: ReadonlyMap<string, readonly FoodClass[]> = new Map(
     mushroom: ['mushroom'],
     vegetable: ['vegetable', 'mushroom'],
     veg: ['vegetable', 'mushroom'],
+    fruit: ['fruit'],
     oil: ['fat'],
     fat: ['fat'],
     milk: ['plant-milk'],
@@ -94,7 +95,9 @@ export const PRODUCTS: Readonly<Partial<Record<OperationId, string>>> = {
   whip: 'foam cream meringue peak',
   shape: 'shape',
   chop: 'piece',
-  simmer: 'stock broth liquor sauce liquid gravy glaze',
+  chill: 'jelly',
+  simmer:
+    'stock broth liquor sauce liquid gravy glaze stew ragu ragù ragout curry chilli chili soup dal dhal',
   boil: 'stock broth liquid syrup',
   heat: 'liquid milk sauce glaze syrup',
   thicken: 'sauce gravy custard mass',

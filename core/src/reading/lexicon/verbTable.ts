@@ -37,7 +37,7 @@ hydrate rehydrate reconstitute = hydrate
 bloom
   toast \b(?:oil|fat|butter|spices?|pan)\b
   hydrate
-rinse swill = rinse
+rinse swill refresh = rinse
 desalt = desalt
 wash
   wash-gluten \b(?:dough|gluten|starch)\b
@@ -69,7 +69,7 @@ chop dice slice cut shred tear mince cube halve quarter carve crack snip julienn
 + sliver shave spiralise spiralize [noun]
   shape \b(?:pastry|dough)\b
   trim \boff\b[^.;]{0,20}\b(?:stems?|ends?|tops?|roots?|stalks?|core|skin|peel|rind|crust)\b|\b(?:tops?|ends|stems?|stalks?|roots?|lids?)\s+off\b
-  none \ba (?:cross|slit|hole|vent)|\bthe heat\b
+  none \ba (?:cross|slit|hole|vent)|\bthe heat\b|^\s*the (?:salt )?crust\b(?! (?:into|off))
   chop
 break
   chop \b(?:up|apart|into|down)\b
@@ -128,7 +128,7 @@ glaze [noun]
   sweat \bin (?:the |some |a little )?(?:\w+ )?(?:oil|butter|margarine|fat)\b|\b(?:glassy|translucent)\b
   coat
 coat baste brush bread dredge dust lacquer [noun]
-  none ^\s*(?:off|away)\b|^\s*the (?:board|work)
+  none ^\s*(?:off|away)\b|^\s*the (?:board|work)|\bclean\b
   none ^\s*(?:a|the|your) (?:tin|tray|dish|pan|mould|board|work)
   coat
 dip drag draw turn-in
