@@ -301,3 +301,66 @@ describe('words for what stands there', () => {
     expect(read('800 g potatoes', method).cookedMassG).toBeGreaterThan(raw.cookedMassG + 40)
   })
 })
+
+describe('pans, plates and pots', () => {
+  it('leaves the flour on its plate for what is dusted in it', () => {
+    const list =
+      '1 celeriac, sliced\n80 g plain flour\n150 ml soya milk\n1 tbsp Dijon mustard\n100 g panko breadcrumbs'
+    const method =
+      'Simmer the celeriac for 8 minutes and drain. Put the flour on one plate and whisk the milk with the mustard in a shallow bowl. Dust each slice in flour, dip it in the milk and press it into the crumbs. Fry for 3 minutes on each side. Keep warm while you fry the rest.'
+    const { all } = read(list, method)
+    const mix = all.find(({ operation }) => operation === 'mix')
+    expect(mix?.takes.map(({ kind, name }) => [kind, name.toLowerCase()])).toEqual([
+      ['line', 'soya milk'],
+      ['line', 'dijon mustard'],
+    ])
+    expect(all.map(({ operation }) => operation)).not.toContain('hold')
+  })
+
+  it('boils the wine away, and not the mushrooms', () => {
+    const list = '500 g mushrooms, sliced\n2 tbsp olive oil\n100 ml white wine'
+    const wine = read(
+      list,
+      'Fry the mushrooms in the oil for 8 minutes, then pour in the wine and boil until it has all but gone.',
+    )
+    const dry = read(list.replace(/\n100 ml.*/u, ''), 'Fry the mushrooms in the oil for 8 minutes.')
+    expect(wine.cookedMassG).toBeGreaterThan(dry.cookedMassG - 60)
+  })
+
+  it('cooks the pasta in the pot that the broccoli left', () => {
+    const list = '400 g broccoli\n350 g pasta'
+    const { all } = read(
+      list,
+      'Boil the broccoli for 5 minutes, then lift out with a slotted spoon. Cook the pasta in the same water for 10 minutes.',
+    )
+    expect(all.at(-1)?.takes.map(({ kind }) => kind)).toEqual(['line'])
+  })
+
+  it('presses tofu between paper, and dips the rice paper for a moment', () => {
+    const list = '400 g firm tofu\n12 rice paper sheets\n1 cucumber, cut into batons'
+    const method =
+      'Press the tofu between kitchen paper for 15 minutes and cut it into 12 batons. Dip a sheet of rice paper in warm water for a few seconds.'
+    const { all } = read(list, method)
+    expect(foods(list, method, 0)).toEqual(['firm tofu'])
+    expect(foods(list, method, 1)).toEqual([])
+    expect(all.at(-1)?.minutes).toBeLessThan(1)
+  })
+
+  it('stops an oil with a fresh herb that is kept, not one that goes into a dip', () => {
+    const list = '100 ml olive oil\n10 g fresh rosemary\n480 g cannellini beans, drained'
+    const infused =
+      'Warm the oil gently with the rosemary for 5 minutes, then leave to infuse off the heat for 20.'
+    const stops = (method: string): number =>
+      read(list, method).findings.filter(
+        ({ severity, message }) => severity === 'stop' && /botulism/u.test(message),
+      ).length
+    expect(stops(infused)).toBe(1)
+    expect(stops(`${infused} Blend the beans with the rosemary oil.`)).toBe(0)
+  })
+
+  it('reads very ripe fruit as fruit', () => {
+    expect(
+      read('3 very ripe bananas (about 1 1/2 cups mashed)', 'Mash the bananas well.').cookedMassG,
+    ).toBeGreaterThan(250)
+  })
+})

@@ -9,7 +9,7 @@ crosswise lengthwise rough fine loosely tightly firmly quick stripped slivered s
 iced snipped juiced zested whisked mixed dissolved prepared room temperature lukewarm tepid unpeeled unsifted hand`
 
 /** Words that praise or bound without changing what the food is. */
-const WEAK = `of the their its liquid a an and or in with from for each about optional organic good quality best store bought shop homemade home made
+const WEAK = `very really quite of the their its liquid a an and or in with from for each about optional organic good quality best store bought shop homemade home made
 your my favourite favorite our any type kind style vegan plant based dairy free range dairyfree eggfree
 glutenfree wheatfree nutfree soyfree large small medium big giant miniature day old stale plain natural pure
 ripe unripe extra premium local unsalted salted unsweetened sweetened low sodium reduced no added sugar regular

@@ -44,6 +44,8 @@ const STORED =
 /** "Keep in a clean jar in the fridge for up to a week." */
 const TO_STORE =
   /^(?:keep|store|freeze)\b[^.;]*\b(?:for )?up to (?:[\p{L}\d–-]+ ){1,3}(?:days?|weeks?|months?)\b/iu
+/** "Keep warm while you fry the rest." */
+const NEXT_BATCH = /^keep (?:it |them |the first batch |the cooked ones |these )?warm while (?:you|the)\b/iu
 const NO_ORDER =
   /^(?:do not|don't|never|no|avoid|be careful|take care|mind|remember|nb|serves?\b|enjoy)\b|^(?:tip|note|storage)s?\s*[:.–—-]/iu
 
@@ -195,6 +197,7 @@ function clausesOf(
   const isStored = STORED.test(words)
   const isRemark =
     TO_STORE.test(words) ||
+    NEXT_BATCH.test(words) ||
     (!hasOrder &&
       (isStored ||
         REMARK.test(bare.slice(sentence.from, sentence.to).trim()) ||

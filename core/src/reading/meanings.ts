@@ -306,6 +306,7 @@ function takeUnmade(t: Taking, of: Named, share: number | null, role: Mention['r
   else if (!t.takes.parts.some((one) => one.of === of)) t.takes.parts.push({ of, share })
 }
 
+const COOKS_IN: ReadonlySet<OperationId> = new Set(['boil', 'simmer', 'heat'])
 function takeSide(t: Taking, mention: Extract<Mention, { kind: 'side' }>): void {
   const { word, said, role } = mention
   const { bench } = t.stage
@@ -321,7 +322,11 @@ function takeSide(t: Taking, mention: Extract<Mention, { kind: 'side' }>): void 
       (side === undefined || lot.order > side.order || (side.isTap && !mention.isMarked)),
   )
   const lot = live ?? side
-  if (lot !== undefined) t.lot(lot, said.share, role, said.amountG)
+  // "Cook the pasta in the same water": the pot is what it was.
+  const isPot =
+    lot?.isTap === true && said.amountG === undefined && t.operation !== null && COOKS_IN.has(t.operation)
+  if (isPot && role === 'in') t.takes.hasTap = true
+  else if (lot !== undefined) t.lot(lot, said.share, role, said.amountG)
   else if (word === 'water') t.takes.hasTap = true
   else takeWord(t, word, { said, role })
 }

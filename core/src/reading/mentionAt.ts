@@ -225,7 +225,8 @@ function side(here: Here): Answer {
       ? isListed !== true && sides.some(({ words }) => words.has('oil'))
       : (isMarked || isListed !== true) && (stem !== 'water' || isMarked || isDet(tokens[index - 1]))
   if (!isMeant) return null
-  const word = stem === 'water' && /\bsoaking\b/iu.test(before.slice(-24)) ? 'soaking' : stem
+  const word =
+    /^(?:water|liquid|liquor)$/.test(stem) && /\bsoaking\b/iu.test(before.slice(-24)) ? 'soaking' : stem
   const said = saidHere(here)
   const isALittle = said.amountG === undefined && A_LITTLE_OF.test(before)
   return met({ kind: 'side', word, isMarked, at, role, said: isALittle ? A_LITTLE : said })
@@ -276,6 +277,9 @@ function named(here: Here): Answer {
   const found = namedAt(tokens, index, scene, before)
   if (found === null) return null
   const [first] = found.fits
+  // "Between sheets of kitchen paper" is not the rice paper.
+  if (token.stem === 'paper' && /\b(?:kitchen|baking|parchment|greaseproof|paper)\s+$/iu.test(before))
+    return 'nothing'
   // "Soften the vegetables" is not done with vegetable stock.
   if (token.text === 'vegetables' && first?.isHead === false) return null
   // "Boiling water": the water is read where it stands.

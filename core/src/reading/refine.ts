@@ -118,8 +118,11 @@ export function refined(
         isOnStew:
           joined.length > 1 &&
           joined.some((lot) => (lot.operation === 'simmer' || lot.operation === 'boil') && lot.isInWater),
-        isWet: isWet || joined.some((lot) => lot.operation === 'blend'),
-
+        isWet:
+          isWet ||
+          joined.some(
+            (lot) => lot.operation === 'blend' || (lot.operation === 'mix' && lot.isLiquid && !lot.isFatBase),
+          ),
         last,
         has,
         isInFat: hasFatClause(doing),
@@ -153,6 +156,14 @@ export function refined(
     if (joined.some((lot) => lot.operation === 'mix' && lot.isInWater && lot.holds.size <= 2)) return 'soak'
     return 'rest'
   }
+  // "Pour in the wine and boil until it has gone": what was fried lies in it, and stays.
+  if (
+    operation === 'boil' &&
+    takes.lines.some(({ of }) => /wine|sherry|brandy|beer|vermouth/u.test(of.line?.food?.id ?? '')) &&
+    joined.some((lot) => lot.operation !== null && FRIED.has(lot.operation)) &&
+    durationsIn(words).length === 0
+  )
+    return 'reduce'
   // "Knead the dough under the water": of flour and water, its starch goes.
   if (operation === 'rinse' && verb === 'knead' && has(new Set(['flour']))) return 'wash-gluten'
   if (

@@ -50,6 +50,19 @@ function noteCondition(t: Taking, { from, sentence }: Clause): void {
   if (one?.kind === 'named') t.antecedent = one
 }
 
+const ON_ITS_OWN =
+  /\b(?:in|on|into|onto) (?:a|an|one|another|its own) (?:[\p{L}]+ ){0,3}(?:plate|dish|bowl|tray|board)\b/iu
+/** "Put the flour on a plate, …": it stands there for what names it later. */
+function setsOut(t: Taking, { verb, verbTo, to }: Clause, mentions: readonly Mention[]): boolean {
+  return (
+    /^(?:put|place|tip|spread|scatter)$/.test(verb?.word ?? '') &&
+    t.doing.main.verb?.word !== verb?.word &&
+    ON_ITS_OWN.test(t.doing.parsed.bare.slice(verbTo, to)) &&
+    mentions.length > 0 &&
+    mentions.every((one) => one.kind === 'named' && one.of.every((of) => of.kind === 'line' && t.isLater(of)))
+  )
+}
+
 /** Takes what a clause names, then the lot that it goes on with. */
 function takeClause(t: Taking, clause: Clause, shared: readonly Mention[] | null): void {
   const own = scan(t.doing.parsed, clause, { ...t.scene, part: t.part })
@@ -58,6 +71,7 @@ function takeClause(t: Taking, clause: Clause, shared: readonly Mention[] | null
   const mentions = (shared ?? own).filter((one) => one.role !== 'for')
   for (const one of mentions)
     if (one.role === 'except' && one.kind === 'named') for (const of of one.of) t.excepted.add(of.id)
+  if (setsOut(t, clause, mentions)) return
   const before = t.hasAny
   const kept = mentions.filter((one) => one.role !== 'except')
   const met: Met = { hasObject: false, hasPronoun: false, hasTarget: false, hasLineTarget: false }

@@ -46,7 +46,12 @@ const CUTS =
 const TURNS_INTO = /\binto (?:(?!the\b|that\b|these\b|those\b|each\b|every\b|your\b)[\p{L}\d-]+ ){0,4}$/iu
 /** "Tear it into bite-sized pieces": what it becomes, not where it goes. */
 const becomes = (mention: Mention, { verb }: Clause, before: string): boolean =>
-  mention.kind === 'word' && mention.role === 'into' && CUTS.test(verb?.word ?? '') && TURNS_INTO.test(before)
+  (mention.kind === 'word' ||
+    (mention.kind === 'named' &&
+      /^(?:baton|matchstick|slice|round|slab|chip|wedge|floret|strip)$/.test(mention.word))) &&
+  mention.role === 'into' &&
+  CUTS.test(verb?.word ?? '') &&
+  TURNS_INTO.test(before)
 
 /** What the words of a clause name, in their order. */
 export function scan(parsed: Parsed, clause: Clause, scene: Scene): Mention[] {

@@ -21,7 +21,7 @@ const BY_FRACTION: readonly (readonly [RegExp, number])[] = [
 const LIQUID_GOES =
   /\b(?:liquid|liquor|stock|broth|dashi|juices?|wine|cooking water)\b[^.;]{0,24}\b(?:reduced?|halved|by)\b|\breduce (?:the )?(?:liquid|liquor|stock|broth|juices?|wine)\b/i
 const MOSTLY_GONE =
-  /\b(?:until|till)\b[^.;]*\b(?:most|nearly all|almost all) (?:of )?(?:the |its |their )?(?:cooking )?(?:liquid|water|stock|broth|wine|juices?)\b[^.;,]{0,16}\b(?:absorbed|gone|evaporated|cooked (?:off|away)|boiled (?:off|away)|taken up|soaked up)\b/i
+  /\b(?:until|till)\b[^.;]*\b(?:most|nearly all|almost all) (?:of )?(?:the |its |their )?(?:cooking )?(?:liquid|water|stock|broth|wine|juices?)\b[^.;,]{0,16}\b(?:absorbed|gone|evaporated|cooked (?:off|away)|boiled (?:off|away)|taken up|soaked up)\b|\b(?:until|till) (?:it|the (?:wine|liquid|stock|sherry|beer|brandy|vermouth)) (?:has|have|is) (?:all but|almost|nearly|mostly) (?:\w+ )?(?:gone|evaporated|disappeared|away|absorbed)\b/i
 /** What is left of it then. Practice. */
 const MOSTLY_LEFT = 0.2
 const DRY_PAN =

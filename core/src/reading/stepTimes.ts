@@ -1,6 +1,6 @@
 import { COUNT_WORDS, fahrenheitC, gasMarkC } from '../measure'
 
-const NUMBER = String.raw`(\d+\s+\d\/\d|\d\/\d|\d+(?:[.,]\d+)?|½|¼|¾|a couple of|(?:twenty|thirty|forty|fifty)[- ](?:one|two|three|four|five|six|seven|eight|nine)|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|an|a|(?:a )?quarter of an|three[- ]quarters of an|half an?)(?:\s*(½|¼|¾))?`
+const NUMBER = String.raw`(\d+\s+\d\/\d|\d\/\d|\d+(?:[.,]\d+)?|½|¼|¾|a couple of|a few|(?:twenty|thirty|forty|fifty)[- ](?:one|two|three|four|five|six|seven|eight|nine)|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|an|a|(?:a )?quarter of an|three[- ]quarters of an|half an?)(?:\s*(½|¼|¾))?`
 const UNIT = String.raw`(seconds?|secs?|s\b|minutes?|mins?|min|hours?|hrs?|hr|h\b|days?|weeks?)`
 const DURATION = new RegExp(
   String.raw`(?<![\p{L}\d])${NUMBER}(?:\s*(?:-|–|to|or)\s*${NUMBER})?[\s-]*(?:(?:good|full|whole|further|more|extra) )?${UNIT}`,
@@ -11,6 +11,7 @@ const WORDS: Readonly<Record<string, number>> = {
   a: 1,
   an: 1,
   'a couple of': 2,
+  'a few': 3,
   '½': 0.5,
   '¼': 0.25,
   '¾': 0.75,

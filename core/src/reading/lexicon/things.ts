@@ -88,8 +88,9 @@ export const DRY: ReadonlySet<FoodClass> = new Set([
 /** What an operation makes is called by these. @source practice */
 export const PRODUCTS: Readonly<Partial<Record<OperationId, string>>> = {
   mix: 'mixture mix batter sauce dressing marinade glaze brine paste slurry blend syrup wet crumble',
-  blend: 'puree paste cream sauce mixture blend milk batter marinade dressing smoothie base pulp',
-  rice: 'crumb crumble meal powder mixture mince rubble paste',
+  blend:
+    'pesto hummus dip puree paste cream sauce mixture blend milk batter marinade dressing smoothie base pulp',
+  rice: 'pesto crumb crumble meal powder mixture mince rubble paste',
   knead: 'dough mixture',
   mash: 'mash mixture mince',
   whip: 'foam cream meringue peak',

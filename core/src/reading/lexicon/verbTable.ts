@@ -123,6 +123,7 @@ knead
   rinse \b(?:under|in) (?:the |fresh |cold |plenty of )?water\b
   knead
 whip [noun] = whip
+churn = chill
 layer stack assemble sandwich interleave [noun] = shape
 glaze [noun]
   sweat \bin (?:the |some |a little )?(?:\w+ )?(?:oil|butter|margarine|fat)\b|\b(?:glassy|translucent)\b
@@ -141,6 +142,7 @@ spoon [noun]
   none \b(?:jars?|tins?|tubs?|moulds?)\b|\binto (?:a|the|some)\b[^.;]*\b(?:muslin|cheesecloth|cloth|nut milk bag|sieve|colander)\b
   shape
 spread smear [noun]
+  shape \b(?:to|in) (?:a|an even) (?:depth|thickness)\b|\b\d+(?:\.\d+)? ?cm (?:thick|deep)\b
   shape \b(?:base|bottom) of (?:a|an|the|your)\b
   none \b(?:towel|cloth|rack|paper|tray|trays|tins?|sheet|sheets|plate|baking|board)\b
   shape
@@ -203,7 +205,11 @@ sizzle splutter crackle = toast
 pop [put noun]
   toast \b(?:seeds?|jeera|rai|corn|sorghum|amaranth)\b
 sweat soften wilt = sweat
-brown sauté saute caramelise caramelize colour color stir-fry stirfry char [noun]
+sauté saute [noun]
+  water-saute \b(?:splash\w*|spoonfuls?|additions?) of (?:water|stock|broth)\b|\bin (?:water|stock|broth)\b
+  brown \b(?:brown\w*|golden|colou?r\w*|high heat|caramel\w*|mushrooms?|tofu|tempeh|seitan)\b
+  sweat
+brown caramelise caramelize colour color stir-fry stirfry char [noun]
   water-saute \b(?:splash\w*|spoonfuls?|additions?) of (?:water|stock|broth)\b|\bin (?:water|stock|broth)\b
   brown
 crisp [noun]

@@ -27,6 +27,11 @@ const tooLittleSour = (story: Story, above: number, most: number): ReturnType<Me
         ]
   })
 
+/** An infusion is an oil with something in it from this share of fat on; practice. */
+const MOSTLY_FAT = 0.5
+/** Steeped for longer it is kept. Practice: oils with raw garlic or herbs are used or chilled within 4 hours. */
+const SAME_DAY_MIN = 240
+
 export const CARE_RULES: readonly MethodRule[] = [
   {
     id: 'culture-too-hot',
@@ -79,12 +84,19 @@ export const CARE_RULES: readonly MethodRule[] = [
         .flatMap((told) => {
           const infused = story.did(told, 'infuse')[0]
           if (infused === undefined) return []
-          const inIt = story.foods.filter(({ id }) => infused.holds.some((source) => source.id === id))
-          const all = inIt.reduce((sum, { massG }) => sum + massG, 0)
-          const fat = inIt.reduce((sum, { food, massG }) => sum + (food.foodClass === 'fat' ? massG : 0), 0)
+          const fatShare = ({ holds }: Pick<typeof infused, 'holds'>): number => {
+            const inIt = story.foods.filter(({ id }) => holds.some((source) => source.id === id))
+            const all = inIt.reduce((sum, { massG }) => sum + massG, 0)
+            const fat = inIt.reduce((sum, { food, massG }) => sum + (food.foodClass === 'fat' ? massG : 0), 0)
+            return all > 0 ? fat / all : 0
+          }
           const later = story.trace.slice(story.trace.indexOf(infused) + 1)
           const isCold = later.some(({ spec }) => spec?.id === 'chill' || spec?.id === 'freeze-thaw')
-          return fat < all / 2 || isCold
+          // Worked into a dish the same day it is kept in oil no more.
+          const isUsed =
+            infused.reading.minutes <= SAME_DAY_MIN &&
+            later.some((one) => one.holds.some(({ id }) => id === told.id) && fatShare(one) < MOSTLY_FAT)
+          return fatShare(infused) < MOSTLY_FAT || isCold || isUsed
             ? []
             : [
                 {
