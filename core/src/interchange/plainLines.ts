@@ -140,15 +140,18 @@ export function linesOf(text: string): Line[] {
 }
 
 /** "Onion, diced 600 g": the amount stands last. */
-export const ENDS_WITH_AMOUNT =
+const ENDS_WITH_AMOUNT =
   /\p{L}[^.;]*[\s,:–—-]\d+(?:[.,]\d+)?\s*(?:g|kg|ml|l|cl|dl|tbsp|tsp|cups?|oz|lb|pcs?|nos?)$/iu
+/** Told first by its end: a sentence is not walked through for it. */
+const UNIT_LAST = /\d\s*(?:g|kg|ml|l|cl|dl|tbsp|tsp|cups?|oz|lb|pcs?|nos?)$/iu
+export const endsWithAmount = (line: string): boolean => UNIT_LAST.test(line) && ENDS_WITH_AMOUNT.test(line)
 
 /** "rolled oats (120 g)", "mushrooms (400 g), chopped fine". */
 const NAMED_FIRST =
   /^\p{L}[\p{L} '’-]{1,40}\((?:about |ca\.? )?[\d½¼¾][\d.,/½¼¾ ]*\s?(?:g|kg|ml|l|oz|lb|tbsp|tsp|cups?)\)(?:,[^.]{0,40})?$/iu
 export const likeIngredient = (line: string | null): boolean =>
   line !== null &&
-  (ENDS_WITH_AMOUNT.test(line) ||
+  (endsWithAmount(line) ||
     NAMED_FIRST.test(line) ||
     STARTS_LIKE_AMOUNT.test(line.replace(BULLET, '').replace(NUMBERED, '')) ||
     BULLET.test(line)) &&

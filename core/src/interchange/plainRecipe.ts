@@ -12,7 +12,7 @@ import {
   GROUP_ENDS,
   ORDER,
   linesOf,
-  ENDS_WITH_AMOUNT,
+  endsWithAmount,
   likeIngredient,
 } from './plainLines'
 import { PartGatherer, partName, saysNoPortions, sectionKind, statedYield, piecesIn } from './sections'
@@ -244,7 +244,7 @@ class Reader {
       !hasList &&
       this.#kind === 'start' &&
       !STARTS_LIKE_AMOUNT.test(words) &&
-      !ENDS_WITH_AMOUNT.test(words) &&
+      !endsWithAmount(words) &&
       !line.isBullet &&
       line.isAfterGap &&
       line.next !== null &&

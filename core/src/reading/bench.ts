@@ -56,8 +56,8 @@ const SMALL = new Set(
 )
 
 /** What a doing's lot may be called, by what was done and what the words say it became. */
-export const wordsFor = (operation: OperationId | null, text: string): Set<string> =>
-  new Set([...(operation === null ? [] : stemsOf(PRODUCTS[operation] ?? '')), ...calledIn(operation, text)])
+export const wordsFor = (operation: OperationId | null, called: ReadonlySet<string>): Set<string> =>
+  new Set([...(operation === null ? [] : stemsOf(PRODUCTS[operation] ?? '')), ...called])
 
 /** What the words say that it became: "to a paste", "cut into 8 wedges". */
 export function calledIn(operation: OperationId | null, text: string): Set<string> {

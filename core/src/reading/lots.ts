@@ -10,6 +10,7 @@ import type { Takes } from './takes'
 
 /** "Until you have about 900 ml", "you need 240 g". */
 function statedIn(text: string): number | null {
+  if (!/\d/.test(text)) return null
   const found =
     /\b(?:until (?:you have|there is|it measures|you are left with)|you (?:need|should have|want))\s+(?:about |around |just )?(\d+(?:\.\d+)?)\s*(ml|l|litres?|g|kg)\b/iu.exec(
       text,
@@ -135,9 +136,8 @@ const isSoured = (lines: readonly Named[]): boolean =>
   lines.some(({ foodClass }) => foodClass === 'acid' || foodClass === 'fruit')
 
 /** What the lot may be called: by what was done, by what is in it, and by the name it had. */
-function callsOf(laid: Laid): Set<string> {
-  const { operation, lines, takes } = laid
-  const words = wordsFor(operation, wordsOfDoing(laid))
+function callsOf({ operation, lines, takes }: Laid, called: ReadonlySet<string>): Set<string> {
+  const words = wordsFor(operation, called)
   if (lines.length > 0 && lines.every(isDry))
     for (const word of ['dry', 'powder', 'meal', 'crumb']) words.add(word)
   else if (takes.lines.length > 0 && takes.lots.length === 0) words.add('wet')
@@ -170,6 +170,8 @@ const baseOf = ({ stepId, part, operation, lines }: Laid) => ({
 /** What a doing makes. */
 export function lotOf(laid: Laid, reading: Reading): NewLot {
   const { operation, takes, doing, lines } = laid
+  const words = wordsOfDoing(laid)
+  const called = calledIn(operation, words)
   const inWater =
     takes.hasTap ||
     operation === 'simmer' ||
@@ -179,8 +181,8 @@ export function lotOf(laid: Laid, reading: Reading): NewLot {
   const isOneLot = takes.lots.length === 1 && takes.lines.length === 0
   return {
     ...baseOf(laid),
-    words: callsOf(laid),
-    called: calledIn(laid.operation, wordsOfDoing(laid)),
+    words: callsOf(laid, called),
+    called,
     isAside: isPutAside(doing) || joinsAside(laid),
     isFatBase:
       lines.some(({ foodClass }) => foodClass === 'fat') &&
@@ -188,7 +190,7 @@ export function lotOf(laid: Laid, reading: Reading): NewLot {
     isInWater: !(operation !== null && (KEEPS_SIDE.has(operation) || DRIES.has(operation))) && inWater,
     isSide: false,
     isTap: false,
-    statedG: statedIn(wordsOfDoing(laid)) ?? (isOneLot ? (only?.lot.statedG ?? null) : null),
+    statedG: statedIn(words) ?? (isOneLot ? (only?.lot.statedG ?? null) : null),
     isLiquid: operation !== null && POURED.has(operation) && judgeLiquid(lines, reading),
   }
 }

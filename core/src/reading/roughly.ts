@@ -46,6 +46,7 @@ export function keptG(text: string): number | null {
   return before === undefined ? null : roughly(before)
 }
 
+const WATER = /water/iu
 const POURED =
   /((?:\d[\d.,/]*|[½¼¾⅓⅔⅛]|\b(?:an?|one|two|three|four|five|six|half an?|a quarter|a few|a couple of))[\d\s½¼¾⅓⅔⅛/–-]*(?:ml|millilitres?|milliliters?|g|grams?|l|litres?|liters?|cups?|tbsp|tablespoons?|tsp|teaspoons?)\.?)\s+(?:of\s+)?(?:(?:cold|hot|boiling|warm|fresh|lukewarm|tepid|iced|ice-cold|salted|just-boiled|cool|more|extra)\s+)*water\b/iu
 const GOES_OUT =
@@ -55,6 +56,7 @@ const GOES_OUT =
  * @returns g; null where no amount is said
  */
 export function pouredG(text: string): number | null {
+  if (!WATER.test(text)) return null
   const found = POURED.exec(text)
   if (found === null || GOES_OUT.test(text.slice(0, found.index))) return null
   return roughly(`${found[1] ?? ''} `)

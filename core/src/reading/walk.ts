@@ -85,6 +85,8 @@ function glanceAt(text: string, names: Names): Glance {
   }
 }
 
+const AGAINST = /\bagainst the (?:sides?|wall|edge|pot|pan)\b/iu
+
 /** Walks a method from its first doing to its last. */
 export class Walk {
   readonly bench = new Bench()
@@ -210,7 +212,7 @@ export class Walk {
       known === undefined ? refined(doing, takes, this.#last?.operation ?? null, this.#lastHeat) : known
     if (isRepeat(doing)) this.#repeat(takes)
     // "Mash a ladleful against the side of the pot": the rest is there still, and goes on with it.
-    if (/\bagainst the (?:sides?|wall|edge|pot|pan)\b/iu.test(doing.parsed.text.slice(doing.from, doing.to)))
+    if (AGAINST.test(doing.parsed.text.slice(doing.from, doing.to)))
       for (const one of takes.lots) one.share = null
     if (isLayered(doing))
       for (const one of takes.lines) if ((one.share ?? 0) >= LEAST_LAYER) Object.assign(one, { share: null })
