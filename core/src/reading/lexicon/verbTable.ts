@@ -207,8 +207,9 @@ pop [put noun]
 sweat soften wilt = sweat
 sauté saute [noun]
   water-saute \b(?:splash\w*|spoonfuls?|additions?) of (?:water|stock|broth)\b|\bin (?:water|stock|broth)\b
-  brown \b(?:brown\w*|golden|colou?r\w*|high heat|caramel\w*|mushrooms?|tofu|tempeh|seitan)\b
-  sweat
+  brown \b(?:brown\w*|golden|colou?r\w*|high heat|caramel\w*)\b
+  sweat \b(?:onions?|shallots?|celery|soft\w*|translucent)\b
+  brown
 brown caramelise caramelize colour color stir-fry stirfry char [noun]
   water-saute \b(?:splash\w*|spoonfuls?|additions?) of (?:water|stock|broth)\b|\bin (?:water|stock|broth)\b
   brown
