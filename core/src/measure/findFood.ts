@@ -41,12 +41,28 @@ export interface OwnName {
 }
 
 /**
- * Builds the index that `findFood` searches: every name of every ingredient, by word.
+ * The index that `findFood` searches: every name of every ingredient, by word. It is worked out when it is first asked:
+ * a screen that shows a dish reads no names.
  * @param own names that a kitchen gave: each stands for its food alone, whatever others are called so
  */
 export function indexFoods(ingredients: Iterable<Ingredient>, own: readonly OwnName[] = []): FoodIndex {
-  const names = new Map<string, Name>()
   const foods = [...ingredients]
+  let words: WordIndex | null = null
+  const built = (): WordIndex => (words ??= wordsOf(foods, own))
+  return {
+    get byToken() {
+      return built().byToken
+    },
+    get vocabulary() {
+      return built().vocabulary
+    },
+    corrections: new Map(),
+  }
+}
+
+type WordIndex = Pick<FoodIndex, 'byToken' | 'vocabulary'>
+function wordsOf(foods: readonly Ingredient[], own: readonly OwnName[]): WordIndex {
+  const names = new Map<string, Name>()
   const byId = new Map(own.length === 0 ? [] : foods.map((food) => [food.id, food]))
   for (const ingredient of foods) {
     for (const text of [ingredient.name, ...ingredient.otherNames]) {
@@ -69,7 +85,7 @@ export function indexFoods(ingredients: Iterable<Ingredient>, own: readonly OwnN
   for (const name of names.values()) {
     for (const token of new Set(name.tokens)) byToken.set(token, [...(byToken.get(token) ?? []), name])
   }
-  return { byToken, vocabulary: [...byToken.keys()], corrections: new Map() }
+  return { byToken, vocabulary: [...byToken.keys()] }
 }
 
 const sortedLetters = (word: string): string => Array.from(word).sort().join('')

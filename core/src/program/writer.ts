@@ -279,7 +279,7 @@ export const isWeighed = ({ line }: ResolvedLine): boolean =>
 const BIG_G = 120
 /** "1 large cauliflower (about 900 g)": the mass is what is read. */
 const COUNTED =
-  /^\s*(\d+|an?|one|two|three|four|five|six)\s+(?:\p{L}+[ -]){0,3}\p{L}+,?\s*\([^)]*\d\s*k?g\b/iu
+  /^\s*(\d+|an?|one|two|three|four|five|six)\s+(?:[a-zß-ɏ]+[ -]){0,3}[a-zß-ɏ]+,?\s*\([^)]*\d\s*k?g\b/iu
 /** "4 baking potatoes", "1 large cauliflower (about 900 g)". */
 function isBig({ line, mass }: ResolvedLine): boolean {
   const [term, ...more] = line.amount?.terms ?? []

@@ -14,16 +14,16 @@ const SPREADS =
   /^(?:press|sprinkle|scatter|strew|spread|pile|spoon|dot|brush|pour|drizzle|arrange|top|smear|lay|tip|crumble)$/
 /** "Over the base of an ovenproof dish": nothing is there yet. */
 const INSIDE_OF_A_DISH =
-  /\b(?:base|bottom|inside|floor|sides) of (?:a|an|your|two|four|the) (?:[\p{L}\d-]+ ){0,4}(?:dish|tin|pan|tray|casserole|jar|glass(?:es)?|bowl|ramekins?)\b/iu
+  /\b(?:base|bottom|inside|floor|sides) of (?:a|an|your|two|four|the) (?:[a-zß-ɏ\d-]+ ){0,4}(?:dish|tin|pan|tray|casserole|jar|glass(?:es)?|bowl|ramekins?)\b/iu
 /** It goes into or over a thing that no word names: what is in hand. */
 function hasOpenTarget({ verb }: Clause, rest: string): boolean {
   if (verb === null || !SPREADS.test(verb.word)) return false
   if (INSIDE_OF_A_DISH.test(rest)) return false
-  const found = /\b(?:into|onto|over|on)\s+(?:the|each|every|all|its|them|top)\b\s*([\p{L}-]*)/iu.exec(rest)
+  const found = /\b(?:into|onto|over|on)\s+(?:the|each|every|all|its|them|top)\b\s*([a-zß-ɏ-]*)/iu.exec(rest)
   return found !== null && !VESSELS.has(stemsOf(found[1] ?? '')[0] ?? '')
 }
 const IN_A_VESSEL =
-  /\b(?:in|into)\s+(?:a|an|the|another|your|its own|two|six)\s+(?:[\p{L}\d]+[ -]){0,4}?(?:bowl|blender|processor|saucepan|pan|pot|jug|jar|dish|tray|tin|cooker|mixer|box|wok|stockpot|skillet|casserole|kadhai)\b/iu
+  /\b(?:in|into)\s+(?:a|an|the|another|your|its own|two|six)\s+(?:[a-zß-ɏ\d]+[ -]){0,4}?(?:bowl|blender|processor|saucepan|pan|pot|jug|jar|dish|tray|tin|cooker|mixer|box|wok|stockpot|skillet|casserole|kadhai)\b/iu
 /** Whether a clause brings what it names to the lot in hand. */
 function joinsHand(clause: Clause, rest: string, isPut: boolean): boolean {
   const { verb } = clause
@@ -36,7 +36,7 @@ function joinsHand(clause: Clause, rest: string, isPut: boolean): boolean {
     return false
   if (verb.joins) return true
   if (
-    /^\s*(?:in|through|over|on|back|together with)\b(?! (?:a|the|your) (?:[\p{L}]+ ){0,2}(?:pan|bowl|processor|blender|pot|skillet|tray|oven|saucepan|mortar|jug)\b)/iu.test(
+    /^\s*(?:in|through|over|on|back|together with)\b(?! (?:a|the|your) (?:[a-zß-ɏ]+ ){0,2}(?:pan|bowl|processor|blender|pot|skillet|tray|oven|saucepan|mortar|jug)\b)/iu.test(
       rest,
     )
   )
@@ -112,7 +112,7 @@ function isOver({ t, clause, hand, rest, before, isMet, hasObject, hasPronoun }:
     clause.verb?.word === 'pour' &&
     !hasObject &&
     !hasPronoun &&
-    /^\s*over (?:the|your)\s+[\p{L}-]+\W*$/iu.test(rest)
+    /^\s*over (?:the|your)\s+[a-zß-ɏ-]+\W*$/iu.test(rest)
   // "Pour this over the pot": over what is in it.
   const isOverPot =
     hasPronoun && /^\s*(?:it|this|them|that)(?: all)? over (?:the|your) (?:pot|pan|bowl|dish)\b/iu.test(rest)
@@ -264,7 +264,7 @@ const RULES: readonly ((at: At) => boolean)[] = [
 
 const SERVES = /^(?:divide|spoon|pile|spread|shape|scoop|transfer|tip|ladle|heap|portion|fill)$/
 const UNKNOWN_NOUN =
-  /^\s*(?:the |your |this )?(?!(?:it|them|this|these|those|in|into|on|onto|over|out|up|between|evenly|everything|all|half|each|among|among|a|an|some)\b)[\p{L}-]{4,}/iu
+  /^\s*(?:the |your |this )?(?!(?:it|them|this|these|those|in|into|on|onto|over|out|up|between|evenly|everything|all|half|each|among|among|a|an|some)\b)[a-zß-ɏ-]{4,}/iu
 
 /** "Divide the salad between the toasts": a noun that no list knows is what most foods are in, not the last slice of bread. */
 function theDish(t: Taking, { verb }: Clause, hand: Lot, rest: string): Lot | undefined {

@@ -40,15 +40,15 @@ export interface Lot {
 export type NewLot = Omit<Lot, 'order' | 'left' | 'reserved' | 'of'>
 
 const INTO =
-  /\b(?:(?:in)?to|as|make|makes|form|you (?:have|get)|until it is|cut|shape) (?:a |an |the )?((?:[\p{L}-]+ ){0,4}?[\p{L}-]+)(?=[,.;:]|$| (?:and|with|in|on|that|until|for|about|over|of)\b)/giu
+  /\b(?:(?:in)?to|as|make|makes|form|you (?:have|get)|until it is|cut|shape) (?:a |an |the )?((?:[a-zß-ɏ-]+ ){0,4}?[a-zß-ɏ-]+)(?=[,.;:]|$| (?:and|with|in|on|that|until|for|about|over|of)\b)/giu
 
 /** "A texture like ricotta", "until it looks like mince", "resembles breadcrumbs". */
 const MAY_LIKEN = /\blike\b|\bresembl/iu
 const LIKE =
-  /\b(?:(?:texture|consistency|looks?|something|a bit) (?:like|of)|resembl(?:es?|ing)) (?:a |an |the |fine |coarse |wet |soft |thick |loose |minced )*([\p{L}-]+)/giu
+  /\b(?:(?:texture|consistency|looks?|something|a bit) (?:like|of)|resembl(?:es?|ing)) (?:a |an |the |fine |coarse |wet |soft |thick |loose |minced )*([a-zß-ɏ-]+)/giu
 
 const CUT_COUNT =
-  /\b(?:cut|make|form|slice|shape|roll|pull|divide)\b[^.;]{0,24}?\b(?:\d+|two|three|four|six|eight|ten|twelve|a|an|into|out)\s+((?:[\p{L}-]+\s*){1,3})/giu
+  /\b(?:cut|make|form|slice|shape|roll|pull|divide)\b[^.;]{0,24}?\b(?:\d+|two|three|four|six|eight|ten|twelve|a|an|into|out)\s+((?:[a-zß-ɏ-]+\s*){1,3})/giu
 const SMALL = new Set(
   'the and for with all its two six ten out off hot cold low high boil simmer minute hour side half end top each one any own sure'.split(
     ' ',

@@ -40,10 +40,10 @@ const SHOULD = /^(?:should|must|ought|want|it['’]ll|they['’]ll)\b/iu
 const KEEPS = /^(?:keeps|lasts|freezes|stores|will keep|leftovers|any left)\b/iu
 /** "It keeps for up to five days in the fridge." */
 const STORED =
-  /^(?:it|they|these|this|those|leftovers|any left(?:overs)?|extras?|(?:the|any|your) (?:[\p{L}-]+ ){0,3}[\p{L}-]+)\s+(?:will |can be |should |also |then |both )*(?:keeps?|kept|lasts?|freezes?|frozen|stores?|stored)\b[^.;]*\b(?:days?|weeks?|months?|fridge|freezer|well)\b/iu
+  /^(?:it|they|these|this|those|leftovers|any left(?:overs)?|extras?|(?:the|any|your) (?:[a-zß-ɏ-]+ ){0,3}[a-zß-ɏ-]+)\s+(?:will |can be |should |also |then |both )*(?:keeps?|kept|lasts?|freezes?|frozen|stores?|stored)\b[^.;]*\b(?:days?|weeks?|months?|fridge|freezer|well)\b/iu
 /** "Keep in a clean jar in the fridge for up to a week." */
 const TO_STORE =
-  /^(?:keep|store|freeze)\b[^.;]*\b(?:for )?up to (?:[\p{L}\d–-]+ ){1,3}(?:days?|weeks?|months?)\b/iu
+  /^(?:keep|store|freeze)\b[^.;]*\b(?:for )?up to (?:[a-zß-ɏ\d–-]+ ){1,3}(?:days?|weeks?|months?)\b/iu
 /** "Keep warm while you fry the rest." */
 const NEXT_BATCH = /^keep (?:it |them |the first batch |the cooked ones |these )?warm while (?:you|the)\b/iu
 const NO_ORDER =
@@ -142,7 +142,7 @@ const TIMED =
   /\b\d+(?:[.,]\d+)?\s*(?:-\s*\d+\s*)?(?:s|secs?|seconds?|min|mins|minutes?|h|hrs?|hours?)\b[^,;]*[,;]/giu
 
 const SETS_BOWLS =
-  /^\W*(?:(?:set (?:up|out)|prepare|put out|arrange|get(?: out| ready)?|have|line up|take|lay out|fill|use|you(?:'ll| will)? need)\s+)(?:two|three|four|2|3|4)\s+(?:\p{L}+ ){0,2}(?:bowls|plates|dishes|stations)\b/iu
+  /^\W*(?:(?:set (?:up|out)|prepare|put out|arrange|get(?: out| ready)?|have|line up|take|lay out|fill|use|you(?:'ll| will)? need)\s+)(?:two|three|four|2|3|4)\s+(?:[a-zß-ɏ]+ ){0,2}(?:bowls|plates|dishes|stations)\b/iu
 const BOWL_OPENS =
   /^\W*(?:and )?(?:one|another|a second|a third|the (?:second|third|fourth|other|last|next))\s+(?:bowl |plate |dish )?with\b/iu
 const ONE_BOWL =
@@ -237,7 +237,7 @@ function clausesOf(
         from = cut.start
       } else if (
         SUBJECT_LAST.test(lead) &&
-        /\p{L}{3}[\s\S]*\b(?:and|then)\s+(?:i|we)\s*$/iu.test(lead) &&
+        /[a-zß-ɏ]{3}[\s\S]*\b(?:and|then)\s+(?:i|we)\s*$/iu.test(lead) &&
         !PREPOSITION_FIRST.test(firstOf(lead))
       ) {
         const end = from + (/(?:,?\s*\b(?:and|then)\s+(?:i|we)\s*)$/iu.exec(lead)?.index ?? 0)
@@ -287,7 +287,7 @@ const MOST_PARSED = 4000
 
 /** "You'll want to", "make sure to", "go ahead and": what follows is what is to be done. */
 const MODALS =
-  /\b(?:(?:you|i|we)(?:['’](?:ll|d|re|m)|\s+will|\s+would)?\s+(?:(?:just|then|also|first|now|only)\s+)*(?:want|need|have|got|ought|going|like)\s+to\s+(?:(?:just|then|also|first)\s+)*|(?:make|be) sure (?:to|you)\s+|go (?:ahead|on) and\s+|remember to\s+|try to\s+|take care to\s+|it(?:['’]s| is) time to\s+|having\s+(?=\p{L}+ed\b)|blast\s+(?=chill))(?=\p{L}{3})/giu
+  /\b(?:(?:you|i|we)(?:['’](?:ll|d|re|m)|\s+will|\s+would)?\s+(?:(?:just|then|also|first|now|only)\s+)*(?:want|need|have|got|ought|going|like)\s+to\s+(?:(?:just|then|also|first)\s+)*|(?:make|be) sure (?:to|you)\s+|go (?:ahead|on) and\s+|remember to\s+|try to\s+|take care to\s+|it(?:['’]s| is) time to\s+|having\s+(?=[a-zß-ɏ]+ed\b)|blast\s+(?=chill))(?=[a-zß-ɏ]{3})/giu
 /** "**Boil the veg.** Put …": what stands bold above a step names it. */
 const BOLD_TITLE = /^\s*(?:\*\*|__)[^*_\n]{2,60}(?:\*\*|__)[:.]?(?=\s+\S)/u
 const withoutModals = (text: string): string =>
@@ -299,7 +299,7 @@ const withoutModals = (text: string): string =>
 
 /** "Cook 2 minutes before adding the stock": first the one, then the other. */
 const BEFORE_PUT =
-  /(,?\s+before )((?:add|stir|pour|fold|tipp|whisk|spoon|scatter|sprinkl|spread|turn)ing)(?=\s+(?:in\b|on\b|over\b|the\b|\p{L}+))/giu
+  /(,?\s+before )((?:add|stir|pour|fold|tipp|whisk|spoon|scatter|sprinkl|spread|turn)ing)(?=\s+(?:in\b|on\b|over\b|the\b|[a-zß-ɏ]+))/giu
 const BARE: Readonly<Record<string, string>> = { tipp: 'tip', sprinkl: 'sprinkle' }
 /** Every word keeps its place. */
 const inOrder = (text: string): string =>

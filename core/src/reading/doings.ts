@@ -33,7 +33,7 @@ const THEN_MORE = /,\s*then\s+(?=the\b)/iu
 /** "Stir in the curry powder for 30 sec, then tomatoes, coconut milk and salt": they are put in next. */
 const THEN_FOODS_FROM = /\b\d+(?:\.\d+)?\s*-?\s*(?:s|secs?|seconds?|min|mins|minutes?)\b[^,;]*$/iu
 const THEN_FOODS =
-  /,\s*then\s+(?=(?!(?:for|to|on|at|in|into|over|under|again|another|about|a further|until)\b)[\p{L}]{3,})/iu
+  /,\s*then\s+(?=(?!(?:for|to|on|at|in|into|over|under|again|another|about|a further|until)\b)[a-zß-ɏ]{3,})/iu
 
 function split(parsed: Parsed): Clause[] {
   return parsed.clauses.flatMap((clause): Clause[] => {
@@ -54,7 +54,7 @@ function split(parsed: Parsed): Clause[] {
     if (semicolon >= 0) {
       const from = clause.verbTo + semicolon
       const more = parsed.bare.slice(from + 1, clause.to)
-      const brings = /\b(?:in|into|over|back|on top)\s*[.;]|^\s*(?:the )?\p{L}+ (?:in|into|over)\b/iu.test(
+      const brings = /\b(?:in|into|over|back|on top)\s*[.;]|^\s*(?:the )?[a-zß-ɏ]+ (?:in|into|over)\b/iu.test(
         more,
       )
       return [
@@ -91,7 +91,7 @@ function split(parsed: Parsed): Clause[] {
 
 /** "Stir in the spices and toast 3 minutes": they are put in for it. */
 const STIRS_IN =
-  /^(?:stir|mix|fold|whisk|beat|scatter|sprinkle)\s+(?:in|through)\b|\b(?:stir|mix|whisk|work)\s+(?:the |in the )?(?:\p{L}+ )?flour\s+into\b/iu
+  /^(?:stir|mix|fold|whisk|beat|scatter|sprinkle)\s+(?:in|through)\b|\b(?:stir|mix|whisk|work)\s+(?:the |in the )?(?:[a-zß-ɏ]+ )?flour\s+into\b/iu
 
 function thenFoods(words: string): RegExpExecArray | null {
   const found = THEN_FOODS.exec(words)
@@ -308,7 +308,7 @@ const MERGES: ReadonlySet<OperationId> = new Set(['chop', 'freeze-thaw', 'shape'
 
 /** "Add the beans, 4 min": what was going on goes on with them. */
 const ENDS_TIMED =
-  /\p{L}[^.;]*,\s*(?:about |for |another )?\d+(?:\s*-\s*\d+)?\s*(?:min|mins|minutes?)\s*[.;]?\s*$/iu
+  /[a-zß-ɏ][^.;]*,\s*(?:about |for |another )?\d+(?:\s*-\s*\d+)?\s*(?:min|mins|minutes?)\s*[.;]?\s*$/iu
 
 function doing(
   parsed: Parsed,

@@ -8,7 +8,7 @@ const OVEN = /\b(?:in|into|to)\b[^.;]{0,16}\boven\b/iu
 const UNDER_GRILL = /\bunder (?:a |the )?(?:\w+ ){0,2}(?:grill|broiler)\b/iu
 
 const CUT_TO =
-  /\b(?:fine|finely|small|rough|roughly|thin|thinly|coarse|coarsely|big|large|medium)\s+(?:dice|diced|slices?|sliced|chop|chopped|julienne|shreds?|shredded|strips|batons|cubes|cubed|chunks)\b(?!.*\p{L}{3}.*:)|\b\d+(?:[.,]\d+)?\s*-?\s*(?:cm|mm|inch)\s+(?:cubes?|dice|slices?|strips?|slabs?|pieces?|chunks?|batons?)\b/iu
+  /\b(?:fine|finely|small|rough|roughly|thin|thinly|coarse|coarsely|big|large|medium)\s+(?:dice|diced|slices?|sliced|chop|chopped|julienne|shreds?|shredded|strips|batons|cubes|cubed|chunks)\b(?!.*[a-zß-ɏ]{3}.*:)|\b\d+(?:[.,]\d+)?\s*-?\s*(?:cm|mm|inch)\s+(?:cubes?|dice|slices?|strips?|slabs?|pieces?|chunks?|batons?)\b/iu
 
 export const WATER = /\bwater\b/iu
 
@@ -21,7 +21,7 @@ export function fragment(words: string): OperationId | null {
   if (CUT_TO.test(words)) return 'chop'
   if (/\b(?:blender|food processor)\b/iu.test(words)) return 'blend'
   if (
-    /^\s*\d+ (?:[\p{L}-]+ )?(?:cakes|balls|patties|burgers|logs|sausages|discs|rounds|dumplings|koftas)\b/iu.test(
+    /^\s*\d+ (?:[a-zß-ɏ-]+ )?(?:cakes|balls|patties|burgers|logs|sausages|discs|rounds|dumplings|koftas)\b/iu.test(
       words,
     )
   )

@@ -206,7 +206,7 @@ function beforeSide({ token, next, tokens, index, scene, before }: Here): Answer
 
 /** "A splash of the pasta water". */
 const A_LITTLE_OF =
-  /\b(?:splash|dash|drop|little|bit|ladleful|spoonful)(?: more)? of (?:the |its |their |your )?(?:[\p{L}-]+ ){0,2}$/iu
+  /\b(?:splash|dash|drop|little|bit|ladleful|spoonful)(?: more)? of (?:the |its |their |your )?(?:[a-zß-ɏ-]+ ){0,2}$/iu
 const A_LITTLE: Said = { share: 0.1, isStated: true }
 
 /** What was poured off or pressed out and kept: "the liquor", "the soaking water". */
@@ -244,7 +244,7 @@ function water(here: Here): Answer {
   if (lines.length === 0) return met({ kind: 'water', isThe: isDet(tokens[index - 1]), ...whole(here) })
   const said = saidHere(here, lines[0]?.of ?? null)
   const isThe =
-    /\b(?:the|its|that) (?:(?!(?:in|with|of|into|over|to|on|and|for|under)\b)[\p{L}\d]+ ){0,3}$/iu.test(
+    /\b(?:the|its|that) (?:(?!(?:in|with|of|into|over|to|on|and|for|under)\b)[a-zß-ɏ\d]+ ){0,3}$/iu.test(
       before.slice(-30),
     ) ||
     said.isStated ||
@@ -324,7 +324,7 @@ function named(here: Here): Answer {
   )
 }
 
-const SOURED = /\b(?:soured|curdled)\s+(?:[\p{L}-]+\s+){0,2}$/iu
+const SOURED = /\b(?:soured|curdled)\s+(?:[a-zß-ɏ-]+\s+){0,2}$/iu
 /** "The soured milk", "the buttermilk" that the cook made of milk and acid: that lot, and not more milk of the list. */
 function souredMilk(here: Here): Answer {
   const { token, scene, before, at, role } = here
@@ -333,7 +333,7 @@ function souredMilk(here: Here): Answer {
   return met({ kind: 'word', word: 'soured', made: null, isEvery: false, at, role, said: saidHere(here) })
 }
 
-const BECOMES = /\b(?:in)?to (?:an?|some) (?:[\p{L}-]+ ){0,3}$/iu
+const BECOMES = /\b(?:in)?to (?:an?|some) (?:[a-zß-ɏ-]+ ){0,3}$/iu
 
 const EVERY = new Set([
   'sauces',
@@ -397,7 +397,7 @@ function keptFor(here: Here): Answer {
 }
 
 const OF_A_DISH =
-  /^\s*of (?:a|an|your|the|two|four|six) (?:[\p{L}\d-]+ ){0,4}(?:dish|tin|pan|tray|casserole|jar|glass(?:es)?|bowl|ramekins?)\b/iu
+  /^\s*of (?:a|an|your|the|two|four|six) (?:[a-zß-ɏ\d-]+ ){0,4}(?:dish|tin|pan|tray|casserole|jar|glass(?:es)?|bowl|ramekins?)\b/iu
 
 /** A class of foods, or what a doing made. */
 function wordFor(here: Here): Answer {

@@ -5,10 +5,10 @@ import { stemsOf, type Token } from './tokens'
 
 /** "The grated potatoes": those that the list has grated. */
 const MADE_SO =
-  /\b(grated|cut|sliced|diced|chopped|cooked|raw|whole|mashed|crushed|ground|shredded)\s+(?:\p{L}+\s+)?$/iu
+  /\b(grated|cut|sliced|diced|chopped|cooked|raw|whole|mashed|crushed|ground|shredded)\s+(?:[a-zß-ɏ]+\s+)?$/iu
 /** "The dried mushrooms": those that the list calls so, and not the fresh. */
 const COMES_SO =
-  /\b(dried|dry|fresh|frozen|tinned|canned|raw|cooked|smoked|green|red|white|black)\s+(?:\p{L}+\s+)?$/iu
+  /\b(dried|dry|fresh|frozen|tinned|canned|raw|cooked|smoked|green|red|white|black)\s+(?:[a-zß-ɏ]+\s+)?$/iu
 const isCalledSo = ({ line }: Named, before: string): boolean => {
   const word = COMES_SO.exec(before)?.[1]
   if (word === undefined) return false

@@ -267,7 +267,7 @@ const FRIED: ReadonlySet<OperationId> = new Set(['shallow-fry', 'sweat', 'brown'
 
 /** "Add a little more oil". */
 const MORE_OIL =
-  /^\s*(?:a (?:little|bit|splash|drizzle|touch|film)|some|another [\p{L}]+)\b[^,;]{0,16}\b(?:oil|butter|fat)\W*$/iu
+  /^\s*(?:a (?:little|bit|splash|drizzle|touch|film)|some|another [a-zß-ɏ]+)\b[^,;]{0,16}\b(?:oil|butter|fat)\W*$/iu
 
 /** Fat is heated in the same doing: what is cooked is cooked in it. */
 const hasFatClause = ({ clauses, parsed }: DoingText): boolean =>

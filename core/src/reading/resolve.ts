@@ -51,7 +51,7 @@ function noteCondition(t: Taking, { from, sentence }: Clause): void {
 }
 
 const ON_ITS_OWN =
-  /\b(?:in|on|into|onto) (?:a|an|one|another|its own) (?:[\p{L}]+ ){0,3}(?:plate|dish|bowl|tray|board)\b/iu
+  /\b(?:in|on|into|onto) (?:a|an|one|another|its own) (?:[a-zß-ɏ]+ ){0,3}(?:plate|dish|bowl|tray|board)\b/iu
 /** "Put the flour on a plate, …": it stands there for what names it later. */
 function setsOut(t: Taking, { verb, verbTo, to }: Clause, mentions: readonly Mention[]): boolean {
   return (

@@ -62,11 +62,11 @@ const MORE_THAN_LISTED = 1.6
 
 /** An amount before a preposition is of what stands between. */
 const ANOTHERS =
-  /^.*[\d½¼¾⅓⅔][^\d½¼¾⅓⅔]*\p{L}[^\d½¼¾⅓⅔]*\s(?:in|into|with|over|onto|through)\s(?=[^\d½¼¾⅓⅔]*$)/iu
+  /^.*[\d½¼¾⅓⅔][^\d½¼¾⅓⅔]*[a-zß-ɏ][^\d½¼¾⅓⅔]*\s(?:in|into|with|over|onto|through)\s(?=[^\d½¼¾⅓⅔]*$)/iu
 const SHARE_OF_AMOUNT = /\b(?:half|thirds?|quarters?)\b of the [\d½¼¾]/iu
 /** "Fill each shell with a spoonful of the ricotta". */
 const FOR_EACH =
-  /\b(?:each|every)\b[^,;.]{0,24}\bwith (?:a|an|one) (?:\p{L}+ ){0,2}(?:spoonful|teaspoon|tablespoon|dollop|little|bit)\b[^,;.]{0,16}$/iu
+  /\b(?:each|every)\b[^,;.]{0,24}\bwith (?:a|an|one) (?:[a-zß-ɏ]+ ){0,2}(?:spoonful|teaspoon|tablespoon|dollop|little|bit)\b[^,;.]{0,16}$/iu
 const EACH = /^[^.;,]{0,24}\b(?:on|into|over|to|for|in) each\b/iu
 
 /**
@@ -98,7 +98,7 @@ export function saidOf(
   // "Half of the 2 litres": the share is meant, not the amount.
   if (SHARE_OF_AMOUNT.test(clause))
     for (const [words, share] of SHARES)
-      if (words.test(clause.replace(/\b[\d½¼¾][^a-z]*\p{L}+\s+of\s*(?:the\s*)?$/iu, '')))
+      if (words.test(clause.replace(/\b[\d½¼¾][^a-z]*[a-zß-ɏ]+\s+of\s*(?:the\s*)?$/iu, '')))
         return { share, isStated: true }
   // "60 g salt in the water": the grams are the salt's.
   const own = clause.replace(ANOTHERS, '')

@@ -46,11 +46,11 @@ interface Said {
 }
 
 const NAMES_NO_FOOD =
-  /^\s*(?:out with|out\W*$|out (?:on|in)?to\b|(?:\p{L}+ ){0,2}(?:wok|pan|skillet|griddle) (?:on|over)\b|lid|\S+ \w+s (?:the|a|an|it|them)\b|done|right|bowls?(?!\s*:)|jar|bottle|natural release|days?\b|ok)\b/iu
+  /^\s*(?:out with|out\W*$|out (?:on|in)?to\b|(?:[a-zß-ɏ]+ ){0,2}(?:wok|pan|skillet|griddle) (?:on|over)\b|lid|\S+ \w+s (?:the|a|an|it|them)\b|done|right|bowls?(?!\s*:)|jar|bottle|natural release|days?\b|ok)\b/iu
 
 /** "1 Tbsp oil." after a wok or a pan: it is put in to fry. */
 const OIL_ALONE =
-  /^\W*(?:[\d½¼¾./]+\s*)?(?:(?:tbsps?|tsps?|tablespoons?|teaspoons?|g|ml|rest|half|splash|film|drizzle|glug|more|a|an|the|of|little|other)\s+)*(?:\p{L}+\s)?(?:oil|fat|ghee)\W*(?:in)?\W*$/iu
+  /^\W*(?:[\d½¼¾./]+\s*)?(?:(?:tbsps?|tsps?|tablespoons?|teaspoons?|g|ml|rest|half|splash|film|drizzle|glug|more|a|an|the|of|little|other)\s+)*(?:[a-zß-ɏ]+\s)?(?:oil|fat|ghee)\W*(?:in)?\W*$/iu
 const PAN_WORD = /\b(?:wok|pan|skillet|tawa|tava|griddle|kadhai)\b/iu
 
 function withoutVerb(words: string, before: string): Told {
@@ -72,7 +72,7 @@ const isIntoOven = (words: string): boolean =>
   ON_A_TRAY.test(words) && OVEN_HOT.test(words) && timeIn(words) !== null
 
 const WITH_PASTRY =
-  /\bwith (?:the |your |half |a sheet of )*(?:[\p{L}-]+ ){0,2}(?:pastry|dough|filo|phyllo)\b/iu
+  /\bwith (?:the |your |half |a sheet of )*(?:[a-zß-ɏ-]+ ){0,2}(?:pastry|dough|filo|phyllo)\b/iu
 /** "Heat a pan", "return it to the oven for 10 minutes". */
 function onVessel({ verb, rest }: Said): Told | null {
   if (!VESSEL_ONLY.test(rest) || WATER.test(rest) || !READIES_A_VESSEL.test(verb.word)) return null
@@ -90,7 +90,7 @@ const LIQUID_AWAY = /^\s*(?:away )?the (?:\w+ )?(?:brine|marinade|water|liquid|l
 const OUT = /^\s*(?:it |them |the [\w ]{1,24})?out\b(?! of the (?:pan|oven|tin))/iu
 
 const INTO_A_MOULD =
-  /^\s*(?:it |them |the [\w ]{1,24})?(?:in)?to (?:a|an|the|your) (?:[\p{L}\d.-]+ ){0,5}(?:basin|tin|mould|mold|terrine|ramekins?|pie dish|baking dish|gratin dish|ovenproof dish)\b/iu
+  /^\s*(?:it |them |the [\w ]{1,24})?(?:in)?to (?:a|an|the|your) (?:[a-zß-ɏ\d.-]+ ){0,5}(?:basin|tin|mould|mold|terrine|ramekins?|pie dish|baking dish|gratin dish|ovenproof dish)\b/iu
 
 /** The rest of the sentence, with what is said by the way. */
 const sentenceAfter = ({ text }: Parsed, { verbTo }: Clause): string =>
@@ -152,7 +152,7 @@ const COVERS =
 
 /** "Cover with the olive oil": with a food, and not with a lid. */
 const COVERS_OVER =
-  /^\s*(?:it |them |the [\w ]{1,20}? )?with (?:the |some |plenty of |fresh |hot |cold |half |\d+ |two |three |four )*(?:\p{L}+ ){0,2}(?:oil|stock|broth|sauce|brine|marinade|milk|vinegar|syrup|mash|potato(?:es)?|pastry|gravy|sheets|slices|lasagne|crumble|topping|filling|rice|dough|leaves|mixture)\b/iu
+  /^\s*(?:it |them |the [\w ]{1,20}? )?with (?:the |some |plenty of |fresh |hot |cold |half |\d+ |two |three |four )*(?:[a-zß-ɏ]+ ){0,2}(?:oil|stock|broth|sauce|brine|marinade|milk|vinegar|syrup|mash|potato(?:es)?|pastry|gravy|sheets|slices|lasagne|crumble|topping|filling|rice|dough|leaves|mixture)\b/iu
 /** "Rain in the sugar, whipping for another 8 min": whipped it is. */
 const MEANWHILE = /,\s*(?:still |all the while )?(whipping|whisking|beating|blending|kneading)\b[^.;]*/iu
 const POURS_OIL_OFF = /\bpour (?:off|away)\b[^.;]*\b(?:oil|fat)\b/iu
@@ -217,7 +217,7 @@ function works(said: Said): Told {
   // "Crush in the garlic": it goes to the rest.
   if (
     /^(?:crush|snip|tear|grind|grate)$/.test(verb.word) &&
-    /^\s*in\s+(?:[\p{L}\d]+ ){0,3}(?:garlic|cloves?|ginger|chill?i(?:es)?|basil|parsley|mint|chives|herbs|spices)\b/iu.test(
+    /^\s*in\s+(?:[a-zß-ɏ\d]+ ){0,3}(?:garlic|cloves?|ginger|chill?i(?:es)?|basil|parsley|mint|chives|herbs|spices)\b/iu.test(
       rest,
     )
   )
@@ -250,7 +250,7 @@ function works(said: Said): Told {
   // "Spread the beans on a baking sheet and bake": what is baked is named here.
   const namesIt =
     /^(?:spread|lay|arrange|scatter|set|sit|line up)$/.test(verb.word) &&
-    /^\s*(?:out )?(?:the|your|all|both|these)\s+\p{L}{3}/iu.test(rest) &&
+    /^\s*(?:out )?(?:the|your|all|both|these)\s+[a-zß-ɏ]{3}/iu.test(rest) &&
     next?.verb != null &&
     next.sentence === said.clause.sentence &&
     !/^\s*(?:the|a|an|your|it|them)\b/iu.test(parsed.bare.slice(next.verbTo, next.to))
@@ -264,7 +264,7 @@ function works(said: Said): Told {
     return does('squeeze')
   return sense?.operation == null ? NOTHING : does(sense.operation)
 }
-const IS_TOPIC = /^\s*(?:the|your|a|some)\s+(?:\p{L}+\s+){0,2}\p{L}+\W*$/iu
+const IS_TOPIC = /^\s*(?:the|your|a|some)\s+(?:[a-zß-ɏ]+\s+){0,2}[a-zß-ɏ]+\W*$/iu
 const BEGINS_ANEW =
   /^(?:mix|combine|whisk|stir|sift|beat|rub|blend|put|place|melt|heat|warm|add|crumble|mash|cream|chop|fry|toast|soak)$/
 const A_SIDE = /\d\s*(?:min|mins|minutes?)\s*(?:\/|a |per |each )\s*side\b/iu
@@ -281,7 +281,7 @@ const HOLDS_ON =
 
 const CARRIES = /^(?:scoop|transfer|move|spoon|ladle|scrape|decant|lift)$/
 const INTO_A_VESSEL =
-  /\b(?:in)?to (?:a|an|the|your) (?:[\p{L}-]+ ){0,3}(?:blender|processor|jug|pan|pot|bowl|saucepan|wok|skillet)\b[^.;]*\b(?:with|plus|and|along)\b/iu
+  /\b(?:in)?to (?:a|an|the|your) (?:[a-zß-ɏ-]+ ){0,3}(?:blender|processor|jug|pan|pot|bowl|saucepan|wok|skillet)\b[^.;]*\b(?:with|plus|and|along)\b/iu
 
 const MACHINE_RUNS =
   /\b(?:machine|motor|blender|processor|mixer)\b[^.;,]{0,12}\b(?:running|on|going|still turning)\b/iu
@@ -291,7 +291,7 @@ function sentenceFrom({ text }: Parsed, { from }: Clause): number {
   return at
 }
 const THROUGH_A_MILL =
-  /\bthrough (?:a|an|the|your) (?:[\p{L}-]+ ){0,2}(?:ricer|mouli|food mill|mouli-légumes|potato press)\b/iu
+  /\bthrough (?:a|an|the|your) (?:[a-zß-ɏ-]+ ){0,2}(?:ricer|mouli|food mill|mouli-légumes|potato press)\b/iu
 
 function withVerb(said: Said): Told {
   const { verb, rest, full, words, next, parsed, clause } = said

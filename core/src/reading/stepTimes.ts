@@ -3,7 +3,7 @@ import { COUNT_WORDS, fahrenheitC, gasMarkC } from '../measure'
 const NUMBER = String.raw`(\d+\s+\d\/\d|\d\/\d|\d+(?:[.,]\d+)?|½|¼|¾|a couple of|a few|(?:twenty|thirty|forty|fifty)[- ](?:one|two|three|four|five|six|seven|eight|nine)|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|an|a|(?:a )?quarter of an|three[- ]quarters of an|half an?)(?:\s*(½|¼|¾))?`
 const UNIT = String.raw`(seconds?|secs?|s\b|minutes?|mins?|min|hours?|hrs?|hr|h\b|days?|weeks?)`
 const DURATION = new RegExp(
-  String.raw`(?<![\p{L}\d])${NUMBER}(?:\s*(?:-|–|to|or)\s*${NUMBER})?[\s-]*(?:(?:good|full|whole|further|more|extra) )?${UNIT}`,
+  String.raw`(?<![a-zß-ɏ\d])${NUMBER}(?:\s*(?:-|–|to|or)\s*${NUMBER})?[\s-]*(?:(?:good|full|whole|further|more|extra) )?${UNIT}`,
   'giu',
 )
 const WORDS: Readonly<Record<string, number>> = {
@@ -43,7 +43,7 @@ const perUnit = (unit: string): number => UNIT_MIN[unit.charAt(0).toLowerCase()]
 
 /** A text without any of these states no time. */
 const NAMES_TIME =
-  /\d\s?['′](?![\d\p{L}])|\bo\/n\b|(?:seconds?|secs?|minutes?|mins?|hours?|hrs?|days?|weeks?|over-?night)|[\d½¼¾\s-][smh]\b/iu
+  /\d\s?['′](?![\da-zß-ɏ])|\bo\/n\b|(?:seconds?|secs?|minutes?|mins?|hours?|hrs?|days?|weeks?|over-?night)|[\d½¼¾\s-][smh]\b/iu
 /** "2'" is two minutes, "o/n" overnight. */
 const PRIME = /(?<![\d\p{L}.])(\d{1,3})(?:\s?-\s?(\d{1,3}))?\s?['′](?![\d\p{L}'])/gu
 

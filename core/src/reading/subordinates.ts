@@ -55,7 +55,7 @@ const NAMING =
 const NO_PARTICIPLES =
   /^(?:morning|evening|during|nothing|something|anything|everything|thing|string|spring|pudding|tempering|frosting|herring|ring|wing|king|sibling|ceiling|dumpling|seasoning|topping|filling|stuffing|icing|shortening|lightning)$/iu
 const PARTICIPLE =
-  /(?:,\s*|\bby\s+|\bthen\s+|\s)(?:(?:constantly|all the time|often|occasionally|gently|still|slowly)\s+)?(\p{L}+ing)\b[^.;,]*/giu
+  /(?:,\s*|\bby\s+|\bthen\s+|\s)(?:(?:constantly|all the time|often|occasionally|gently|still|slowly)\s+)?([a-zß-ɏ]+ing)\b[^.;,]*/giu
 
 /** Where an until-clause ends: at a mark, or where "and" opens the next doing. */
 function untilEnd(text: string, from: number): number {

@@ -40,7 +40,7 @@ export interface Takes {
 
 const FRIES: ReadonlySet<OperationId> = new Set(['shallow-fry', 'deep-fry', 'roast', 'steam'])
 /** "The schnitzels": some thing, and not what is poured. */
-const NAMED_OBJECT = /^\s*(?:the|your)\s+(?!batter|mixture|mix|rest|remaining|sauce)[\p{L}-]+/iu
+const NAMED_OBJECT = /^\s*(?:the|your)\s+(?!batter|mixture|mix|rest|remaining|sauce)[a-zß-ɏ-]+/iu
 const SOLIDS: ReadonlySet<OperationId> = new Set([
   'shape',
   'chop',

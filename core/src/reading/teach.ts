@@ -3,7 +3,7 @@ import type { OwnWords } from './lexicon/ownWords'
 import { verbOf } from './lexicon/verbs'
 import { readStep } from './readStep'
 
-const FIRST_WORD = /^\s*(?:then |now |next |and )?([\p{L}][\p{L}-]{1,38})/iu
+const FIRST_WORD = /^\s*(?:then |now |next |and )?([a-zß-ɏ][a-zß-ɏ-]{1,38})/iu
 const NO_VERBS = new Set(
   'the a an in on with for from into when once while meanwhile after before until if heat it them this and or not to of at by'.split(
     ' ',

@@ -130,7 +130,7 @@ export function takeUnsaid(t: Taking): void {
   ) {
     const [first] = unused
     const rest = t.doing.parsed.bare.slice(t.doing.main.verbTo, t.doing.main.to)
-    const object = /^\s*(?:the|a|an|your)\s+([\p{L}-]+)\s*([\p{L}-]*)/iu.exec(rest)
+    const object = /^\s*(?:the|a|an|your)\s+([a-zß-ɏ-]+)\s*([a-zß-ɏ-]*)/iu.exec(rest)
     const isOther = object !== null && ![object[1], object[2]].some((word) => isGeneric(word ?? ''))
     const text = t.doing.parsed.bare.slice(t.doing.from, t.doing.to)
     if (JOINS.has(t.operation) && NO_OBJECT.test(rest) && (t.operation !== 'mash' || IS_JOINED.test(text)))

@@ -1,20 +1,20 @@
 import type { Finding } from '@frijol/core/model'
 import { findingKey, findingKind } from '@frijol/core/rules'
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { commands, run } from '../store'
-import { Button, type ChipTone, Tag, TextInput } from '../ui'
+import { Button, type ChipTone, sameProps, Tag, TextInput } from '../ui'
 
 const TONES: Record<Finding['severity'], ChipTone> = { stop: 'adzuki', caution: 'turmeric', info: 'sky' }
 
 /** One finding, with its cause and remedy; it can be settled with a reason. */
-export function FindingRow({ finding }: { finding: Finding }) {
+export const FindingRow = memo(function FindingRow({ finding }: { finding: Finding }) {
   const [isSettling, setSettling] = useState(false)
   const [reason, setReason] = useState('')
   const settle = () => {
     if (reason.trim() !== '') run(commands.settleFinding(findingKey(finding), reason.trim().slice(0, 500)))
   }
   return (
-    <li className="flex items-start gap-2 py-1 text-sm max-sm:flex-wrap">
+    <li className="far-row flex items-start gap-2 py-1 text-sm [contain-intrinsic-size:auto_50px] max-sm:flex-wrap">
       <Tag tone={TONES[finding.severity]}>{findingKind(finding)}</Tag>
       <div className="min-w-0 flex-1 max-sm:min-w-[70%]">
         <p className="m-0">
@@ -53,4 +53,4 @@ export function FindingRow({ finding }: { finding: Finding }) {
       )}
     </li>
   )
-}
+}, sameProps)

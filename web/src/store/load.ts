@@ -24,6 +24,13 @@ function takeFoods({ own, bad }: OwnFoods): void {
     engine,
     reader: { index, ingredients: library.ingredients, kitchen },
   })
+  whileIdle(() => index.vocabulary)
+}
+
+/** Names are worked out before the first line is typed, and after the dish is shown. */
+function whileIdle(act: () => unknown): void {
+  if (typeof requestIdleCallback === 'undefined') setTimeout(act, 500)
+  else requestIdleCallback(act, { timeout: 3000 })
 }
 
 /** The kitchen's own originals stand beside the shipped ones. */

@@ -11,7 +11,7 @@ export function AlsoServed({ partId, also }: { partId: string; also: SecondReadi
   const { counts, off, rest } = readingOrder(also.attributes)
   return (
     <>
-      <Card className="px-3.5 py-3" aria-label="The second way">
+      <Card className="far-row px-3.5 py-3" aria-label="The second way">
         <CardTitle
           title={`And as ${also.originalName.charAt(0).toLowerCase() + also.originalName.slice(1)}`}
           aside={`${closeness(also.distance)}, at ${Math.round(also.servingC)} °C`}

@@ -11,7 +11,7 @@ export function AtTheCounter({
 }) {
   if (behaviour.length === 0) return null
   return (
-    <Card className="px-3.5 py-3">
+    <Card className="far-row px-3.5 py-3">
       <CardTitle title={title} />
       <dl className="m-0 grid gap-1.5 text-sm">
         {behaviour.map(({ id, label, value, confirm }) => (

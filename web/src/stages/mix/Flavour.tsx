@@ -65,7 +65,7 @@ export function Flavour({ partId }: { partId: string }) {
   if (found === null) return null
   const { saltPct, umami, heat, beany, bitter, notes } = found
   return (
-    <Card className="px-3.5 py-3" aria-label="Flavour">
+    <Card className="far-row px-3.5 py-3" aria-label="Flavour">
       <CardTitle title="Flavour" aside={`${saltPct.toFixed(2)} % salt, all sources`} />
       <dl className="m-0 grid gap-1.5 text-sm">
         <div className="grid grid-cols-[96px_1fr] gap-x-2">

@@ -8,7 +8,7 @@ export function OtherParts({ partId, parts }: { partId: string; parts: readonly 
   const others = parts.filter((part) => part.partId !== partId && part.distance !== null)
   if (others.length === 0) return null
   return (
-    <Card className="px-3.5 py-3" aria-label="The other parts">
+    <Card className="far-row px-3.5 py-3" aria-label="The other parts">
       <CardTitle title={others.length === 1 ? 'The other part' : 'The other parts'} />
       {others.map((part) => (
         <details key={part.partId} className="border-t border-line first-of-type:border-t-0">

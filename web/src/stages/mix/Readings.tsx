@@ -21,7 +21,7 @@ export function Readings({ part, reading, assessment }: ReadingsProps) {
   return (
     <div className="grid gap-3" aria-label="Readings" role="group">
       <AgainstOriginal part={part} reading={reading} />
-      <Card className="px-3.5 py-3">
+      <Card className="far-row px-3.5 py-3">
         <Water reading={reading} />
         {reading.ratios.length > 0 && (
           <div className="mt-2">

@@ -46,7 +46,7 @@ function Bars() {
     }
   }, [dish, library, kitchen, figure])
   return (
-    <Card className="px-3.5 py-3" aria-label="Where it comes from">
+    <Card className="far-row px-3.5 py-3" aria-label="Where it comes from">
       <CardTitle title="Where it comes from" aside={`${served} a portion`} />
       <Choice label="Figure" value={figure} options={FIGURES} names={NAMES} onChange={setFigure} />
       {bars.length === 0 ? (
