@@ -144,6 +144,8 @@ const SERIES = '/dish/moussaka/learn?part=moussaka-white-sauce&show=series'
 test('a day of a series is planned together, measured, photographed, and kept as a trial for each batch', async ({
   page,
 }) => {
+  // A whole day from its plan to what it taught: half a minute on an idle machine.
+  test.setTimeout(120_000)
   await openDemo(page)
   await page.goto(SERIES)
   await page.getByRole('button', { name: 'plan these 4 as one day' }).click()

@@ -364,3 +364,38 @@ describe('pans, plates and pots', () => {
     ).toBeGreaterThan(250)
   })
 })
+
+describe('slow pots and crusts', () => {
+  it('simmers for the hours that a slow cooker is set to', () => {
+    const list = '1 can (15 oz) black beans\n1 can (28 oz) crushed tomatoes\n1 onion, chopped'
+    const { all, cookedMassG } = read(
+      list,
+      'Add everything to a 6-quart slow cooker and stir well. Cover and cook on low for 7 hours or on high for 3 1/2 hours.',
+    )
+    expect(all.at(-1)).toMatchObject({ operation: 'simmer', minutes: 420 })
+    expect(cookedMassG).toBeGreaterThan(950)
+  })
+
+  it('keeps the water of the list for the pot, where a starch has a little of the tap', () => {
+    const list = '60 ml soy sauce\n2 star anise\n350 ml water\n400 g firm tofu\n1 tbsp cornflour'
+    const method =
+      'Pour the soy sauce, star anise and water into a pan and bring to the boil. Add the tofu and simmer for 15 minutes. Mix the cornflour with a little cold water, stir it in and cook for 1 minute.'
+    expect(foods(list, method, 0)).toEqual(['soy sauce', 'star anise', 'water'])
+  })
+
+  it('pours the filling into the crust that was pressed into the tin', () => {
+    const list = '150 g ground almonds\n60 g coconut oil\n300 g dark chocolate\n400 ml coconut milk'
+    const { all } = read(
+      list,
+      'Mix the almonds and coconut oil. Press over the base and up the sides of a 23 cm tin and bake for 12 minutes at 175 °C. Melt the chocolate in the coconut milk over a low heat. Pour into the crust and chill for 4 hours.',
+    )
+    expect(all.at(-2)?.takes).toHaveLength(2)
+  })
+
+  it('cuts tofu into slices of so many centimetres, and not the potatoes that were cut before', () => {
+    const list = '300 g potatoes\n200 g firm tofu'
+    const method = 'Boil the potatoes for 15 minutes, drain and halve. Cut the tofu into 1.5 cm slices.'
+    const { all } = read(list, method)
+    expect(all.at(-1)?.takes.map(({ kind }) => kind)).toEqual(['line'])
+  })
+})

@@ -64,7 +64,10 @@ export function calledIn(operation: OperationId | null, text: string): Set<strin
   const words = new Set<string>()
   if (operation === 'trim' && /\b(?:flesh|pulp)\b/iu.test(text))
     for (const word of ['flesh', 'pulp']) words.add(word)
-  if (operation === 'shape' && /\b(?:tart|pie|flan|quiche|springform)\b/iu.test(text))
+  if (
+    operation === 'shape' &&
+    /\b(?:tart|pie|flan|quiche|springform)\b|\b(?:over|into) the base\b|\bup the sides\b/iu.test(text)
+  )
     for (const word of ['case', 'crust', 'shell', 'base']) words.add(word)
   for (const match of text.matchAll(CUT_COUNT))
     for (const word of stemsOf(match[1] ?? '')) if (PIECE_WORDS.has(word)) words.add(word)

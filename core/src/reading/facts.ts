@@ -1,6 +1,6 @@
 import type { OperationId, Step, StepSettings } from '../model'
 import type { DoingText } from './doings'
-import { ON_HEAT } from './lexicon/things'
+import { ON_HEAT, SLOW_COOKER } from './lexicon/things'
 import { comesOut, untilIn } from './stepEnds'
 import { settingsIn } from './stepSettings'
 import { durationsIn, TAKES_SO_LONG, temperatureIn } from './stepTimes'
@@ -114,7 +114,6 @@ function tempOf(text: string, operation: OperationId | null, isMain: string): nu
 
 const COVERED_BY =
   /^\s*(?:it|them|the (?:pan|pot|dish|casserole|bowl|slow cooker|wok|skillet))?\s*(?:tightly|again|partly|loosely)?\s*(?:with (?:a|the|its) (?:\w+ )?(?:lid|plate))?\s*(?:[.,;]|$)/iu
-const SLOW_COOKER = /\b(?:slow[- ]cooker|crock[- ]?pot)\b/iu
 
 /** "Cover and cook 20 minutes": a clause of its own puts the lid on. A slow cooker has one. */
 function withLid(settings: StepSettings, doing: DoingText, operation: OperationId | null): StepSettings {

@@ -1,4 +1,5 @@
 import type { FormulaLine, RefusePart, Step } from '../model'
+import { SLOW_COOKER } from './lexicon/things'
 
 const MM = /(\d+(?:\.\d+)?)\s*-?\s*mm\b/i
 const CM = /(\d+(?:\.\d+)?|half an?|½)\s*-?\s*(?:cm|centimet)/i
@@ -180,7 +181,7 @@ export function piecesOfStep(step: Step): StepPieces {
     isInDish: IN_DISH.test(text) && !/\bfrying pan\b/i.test(text),
     isLeathery: LEATHERY.test(text),
     isRise: operation === 'boil' && step.durationMin === null && step.until === null && RISES.test(text),
-    isSlow: /\bslow[- ]cooker\b|\bcrock ?pot\b/i.test(text),
+    isSlow: SLOW_COOKER.test(text),
     reachesBoil: (operation === 'boil' || operation === 'heat') && TO_BOIL.test(step.text),
     isDipped: DIPS.test(step.text),
     stretch: STRETCHES.find(([words]) => words.test(text))?.[1] ?? 0,

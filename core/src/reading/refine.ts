@@ -1,6 +1,6 @@
 import type { FoodClass, OperationId } from '../model'
 import type { DoingText } from './doings'
-import { HOT } from './lexicon/things'
+import { HOT, SLOW_COOKER } from './lexicon/things'
 import { isCoagulant } from './kinds'
 import type { Named } from './named'
 import type { Takes } from './takes'
@@ -319,7 +319,7 @@ function cooks(
   words: string,
   { isWet, isOnStew, last, has, isInFat, isBody, isGoingOn, lastHeat, isUnderPressure }: Pan,
 ): OperationId {
-  if (/\bslow[- ]cooker\b/iu.test(words)) return 'simmer'
+  if (SLOW_COOKER.test(words)) return 'simmer'
   if (isUnderPressure) return 'pressure-cook'
   if (/\b(?:grill|grates?|barbecue|griddle|coals)\b/iu.test(words)) return 'grill'
   // Dumplings on a stew cook in it.

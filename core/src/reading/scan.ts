@@ -43,7 +43,7 @@ const goesOut = (mention: Mention, { verb }: Clause, before: string): boolean =>
 
 const CUTS =
   /^(?:cut|chop|slice|tear|break|dice|shape|form|roll|portion|pull|shred|crumble|divide|press|cube|halve|flake)$/
-const TURNS_INTO = /\binto (?:(?!the\b|that\b|these\b|those\b|each\b|every\b|your\b)[a-zß-ɏ\d-]+ ){0,4}$/iu
+const TURNS_INTO = /\binto (?:(?!the\b|that\b|these\b|those\b|each\b|every\b|your\b)[a-zß-ɏ\d.,-]+ ){0,4}$/iu
 /** "Tear it into bite-sized pieces": what it becomes, not where it goes. */
 const becomes = (mention: Mention, { verb }: Clause, before: string): boolean =>
   (mention.kind === 'word' ||

@@ -10,7 +10,7 @@ import { nothingTaken, type Stage, type Takes } from './takes'
 import type { Reading } from './rests'
 import type { Scene } from './mentions'
 import { ON_HEAT } from './lexicon/things'
-import { tokensOf } from './tokens'
+import { type Token, tokensOf } from './tokens'
 
 /** A text of the method as it is walked: written words, and the part that a heading gives them. */
 export interface Text {
@@ -53,6 +53,12 @@ interface Glance {
 /** Texts as they were glanced at before, against the same names. */
 export type Glances = Map<string, Glance>
 
+/** "A little cold water", "2 tablespoons of water": of the tap, and not what the list keeps for a pot. */
+const isALittle = (tokens: readonly Token[], at: number): boolean =>
+  tokens
+    .slice(Math.max(0, at - 4), at)
+    .some(({ text }) => /^(?:little|splash|drop|dash|bit|tbsp|tablespoons?|tsp|teaspoons?)$/.test(text))
+
 /** Lines that a text names surely enough that an earlier one leaves them some. */
 function glanceAt(text: string, names: Names): Glance {
   const tokens = tokensOf(text)
@@ -73,7 +79,7 @@ function glanceAt(text: string, names: Names): Glance {
   })
   return {
     ids: [...ids],
-    hasWater: tokens.some(({ stem }) => stem === 'water'),
+    hasWater: tokens.some(({ stem }, at) => stem === 'water' && !isALittle(tokens, at)),
     hasEverything: tokens.some(
       ({ stem }, at) =>
         stem === 'everything' ||

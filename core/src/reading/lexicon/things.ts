@@ -35,6 +35,10 @@ export const ON_HEAT: ReadonlySet<OperationId> = new Set([
 export const VESSEL_ONLY =
   /^\s*(?:back |up |down |off |on |over |tightly |loosely )*(?:(?:the|a|an|your|its|six|two|another|some)\s+)?(?:(?:lightly|well|greased|oiled|seasoned|buttered|ungreased|fan|wide|large|heavy|deep|small|grill|frying|griddle|dry|non-?stick|air|cast-?iron|loaf|baking|clean|damp|hot|low|medium|pressure|tart|cake|\d+\s*-?\s*cm|\d+\s*g|inch|silicone|stick|cast|iron|non)\s+)*(?:oven|grill|broiler|pan|skillet|wok|kadhai|tava|tawa|pot|lid|plate|cloth|towel|foil|parchment|paper|weight|heat|flame|temperature|barbecue|griddle|steamer|air ?fryer|air-fryer|edges?|blender|tins?|trays?|moulds?|ring|cups|dish|burner|kettle|board|film|oven gloves|bowl over|it down|it up)\b/iu
 
+/** "In the slow cooker", "on low for 7 hours": its two settings. */
+export const SLOW_COOKER =
+  /\bslow[- ]cooker\b|\bcrock[- ]?pot\b|\bon (?:low|high) for (?:about |around )?[2-9½\d][\d½ /–-]* ?(?:h\b|hrs?\b|hours?\b)/iu
+
 /** Things that a step works in or with; never food. */
 export const VESSELS = new Set(
   'pan pot saucepan skillet wok kadhai bowl basin tin tray dish mould mold jug jar tub box bag blender processor mixer oven grill broiler griddle hob burner flame heat lid foil cloth towel muslin paper parchment film rack plate board spoon fork knife whisk spatula ladle sieve colander strainer scissor cup glass hand finger side edge bottom middle counter worktop surface fridge freezer refrigerator steamer basket fryer cooker mortar cutter ring steam air bubble blanket time minute hour second day way end point bit corner'.split(
