@@ -12,6 +12,8 @@ export default defineConfig({
         test: {
           name: 'node',
           environment: 'node',
+          // Nothing here changes what is shared: the engine and its library are read once for each worker, not for each file.
+          isolate: false,
           include: ['{core,library,server,cli,demo}/src/**/*.test.ts'],
           setupFiles: ['./core/test/propertySeed.ts'],
         },

@@ -172,7 +172,7 @@ export function planDay(
       )
     const heatedFor = (clock: readonly DayTask[], plan: DayPlan, hopeless: ReadonlySet<string>) => {
       const heated = withPreheating(clock, plan.tasks, resources, hopeless)
-      if (heated.length === clock.length) return null
+      if (heated.every((one, at) => one === clock[at])) return null
       const next = tried(() => on(heated, reasons, wants))
       return next === null ? null : { plan: next, clock: heated }
     }

@@ -127,19 +127,46 @@ export function withPreheating(
   hopeless: ReadonlySet<string> = new Set(),
 ): DayTask[] {
   const known = new Set(tasks.map(({ id }) => id))
-  const heatings = resources
+  const cold = resources
     .filter(({ sharedTemperature }) => sharedTemperature)
     .flatMap(({ id }) => heatingsOf(planned, id))
-    // One that has its heating, and finds the oven taken for something else since, has to be told.
-    .filter(({ before }) => !known.has(heatingId(before.id)) && !hopeless.has(before.id))
-  if (heatings.length === 0) return [...tasks]
+    .filter(({ before }) => !hopeless.has(before.id))
+  const heatings = cold.filter(({ before }) => !known.has(heatingId(before.id)))
   const heated = new Set(heatings.map(({ before }) => before.id))
+  const waits = waitsOf(
+    planned,
+    cold.filter(({ before }) => known.has(heatingId(before.id))),
+  )
+  if (heatings.length + waits.size === 0) return [...tasks]
   return [
     ...heatings.flatMap(heatingTasks),
     ...tasks.map((one) => {
-      if (!heated.has(one.id)) return one
-      const lag: PlanLag = { id: heatingId(one.id), minLagMin: 0, maxLagMin: HEAT_WAITS_MIN }
-      return { ...one, task: { ...one.task, after: [...one.task.after, lag] } }
+      const more: PlanLag[] = [
+        ...(heated.has(one.id) ? [{ id: heatingId(one.id), minLagMin: 0, maxLagMin: HEAT_WAITS_MIN }] : []),
+        ...(waits.get(one.id) ?? []).map((id): PlanLag => ({ id, minLagMin: 0, maxLagMin: null })),
+      ]
+      return more.length === 0 ? one : { ...one, task: { ...one.task, after: [...one.task.after, ...more] } }
     }),
   ]
+}
+
+/** The oven was heated for it, and then for something else before it went in: that heating waits until it is out. */
+function waitsOf(planned: readonly TimedTask[], taken: readonly Heating[]): Map<string, string[]> {
+  const waits = new Map<string, string[]>()
+  const at = new Map(planned.map((one) => [one.id, one]))
+  for (const { before, oven } of taken) {
+    const own = at.get(heatingId(before.id))
+    if (own === undefined) continue
+    for (const other of planned) {
+      const isBetween =
+        isHeating(other) &&
+        other.id !== own.id &&
+        (other.task.uses[oven] ?? 0) > 0 &&
+        other.startMin >= own.endMin &&
+        other.endMin <= before.startMin
+      const on = `${other.id}:on`
+      if (isBetween && at.has(on)) waits.set(on, [...(waits.get(on) ?? []), before.id])
+    }
+  }
+  return waits
 }
