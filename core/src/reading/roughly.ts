@@ -15,9 +15,12 @@ const NUMBER_WORDS: readonly (readonly [RegExp, string])[] = [
   [/\beight /giu, '8 '],
   [/\bten /giu, '10 '],
 ]
+const IN_WORDS = /\b(?:half|quarter|another|an?|one|two|three|four|five|six|eight|ten) /iu
 /** Amounts in words as digits: "half a cup", "three tablespoons". */
 export const inDigits = (text: string): string =>
-  NUMBER_WORDS.reduce((said, [words, digits]) => said.replace(words, digits), text)
+  IN_WORDS.test(text)
+    ? NUMBER_WORDS.reduce((said, [words, digits]) => said.replace(words, digits), text)
+    : text
 
 /** Millilitres or grams of one unit, for lots that no list weighs. @source practice */
 const ROUGHLY: Readonly<Record<string, number>> = {

@@ -34,6 +34,9 @@ const SHARES: readonly (readonly [RegExp, number])[] = [
     0.1,
   ],
 ]
+/** Without any of these words no share is said. */
+const MAY_SHARE =
+  /half|third|quarter|most|some|few|splash|dash|spoonful|ladleful|knob|drizzle|drop|little|lick|bit|[¾⅔½⅓¼]|\d\/\d/iu
 const REST =
   /\b(?:rest|remaining|remainder|other half|last|leftover|left-over|reserved|what is left)\b(?: of)?(?: (?:it|the|that))*\s*$/iu
 const LAST_AMOUNT = /\blast\b[^,.;]{0,24}$/iu
@@ -109,6 +112,7 @@ export function saidOf(
   if (amount !== null && amount > MORE_THAN_LISTED)
     return { share: null, isStated: true, amountG: amount * (of?.line?.mass?.value ?? 0) }
   if (amount !== null) return amount > 0.97 ? ALL_OF_IT : { share: amount, isStated: true }
-  for (const [words, share] of SHARES) if (words.test(clause)) return { share, isStated: true }
+  if (MAY_SHARE.test(clause))
+    for (const [words, share] of SHARES) if (words.test(clause)) return { share, isStated: true }
   return ALL_OF_IT
 }

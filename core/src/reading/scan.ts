@@ -107,10 +107,10 @@ export function scan(parsed: Parsed, clause: Clause, scene: Scene): Mention[] {
     if (NAMES_NOTHING.has(token.text)) continue
     const before = words.slice(at > clause.verbFrom ? clause.verbTo - offset : 0, token.at)
     // "In a pot with no oil", "without the salt".
-    if (/\b(?:with no|without)(?: any| the| more)?\s+$/iu.test(before)) continue
+    if (/with/iu.test(before) && /\b(?:with no|without)(?: any| the| more)?\s+$/iu.test(before)) continue
     const after = words.slice(token.end)
     const raw = parsed.text.slice(at > clause.verbFrom ? clause.verbTo : clause.from, at)
-    const bracket = /\(([^)]*\d[^)]*)\)\s*of(?: the)?\s*$/u.exec(raw)
+    const bracket = raw.includes(')') ? /\(([^)]*\d[^)]*)\)\s*of(?: the)?\s*$/u.exec(raw) : null
     const mention = mentionAt(
       tokens,
       index,
