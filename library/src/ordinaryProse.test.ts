@@ -356,6 +356,10 @@ describe('pans, plates and pots', () => {
       ).length
     expect(stops(infused)).toBe(1)
     expect(stops(`${infused} Blend the beans with the rosemary oil.`)).toBe(0)
+    // What lies in it is kept in oil all the same.
+    const olives = list.replace('480 g cannellini beans, drained', '200 g firm tofu, cubed')
+    const kept = read(olives, `${infused} Stir the tofu into the oil.`).findings
+    expect(kept.some(({ severity, message }) => severity === 'stop' && /botulism/u.test(message))).toBe(true)
   })
 
   it('reads very ripe fruit as fruit', () => {

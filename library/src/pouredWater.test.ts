@@ -58,6 +58,12 @@ describe('water that a step names', () => {
     expect(splash - none).toBeLessThan(60)
   })
 
+  it('comes in after something was drained in the same words', () => {
+    const list = '200 g firm tofu'
+    const poured = massOf(list, 'Drain the tofu and blend with 100 ml water.')
+    expect(poured - massOf(list, 'Drain the tofu and blend.')).toBeGreaterThan(90)
+  })
+
   it('joins what is blended, whatever the point in its number', () => {
     const { parts } = assessed(
       '300 g dry soybeans\n2.4 litres water',

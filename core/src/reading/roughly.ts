@@ -53,7 +53,7 @@ const WATER = /water/iu
 const POURED =
   /((?:\d[\d.,/]*|[½¼¾⅓⅔⅛]|\b(?:an?|one|two|three|four|five|six|half an?|a quarter|a few|a couple of))[\d\s½¼¾⅓⅔⅛/–-]*(?:ml|millilitres?|milliliters?|g|grams?|l|litres?|liters?|cups?|tbsp|tablespoons?|tsp|teaspoons?)\.?)\s+(?:of\s+)?(?:(?:cold|hot|boiling|warm|fresh|lukewarm|tepid|iced|ice-cold|salted|just-boiled|cool|more|extra)\s+)*water\b/iu
 const GOES_OUT =
-  /\b(?:reserv|sav|keep|scoop|ladl|squeez|drain|discard|press|evaporat|releas|los|pour(?:ed|ing)? (?:off|away|out))\w*\b[^,;.]*$/iu
+  /\b(?:reserv|sav|keep|scoop|ladl|squeez|drain|discard|press|evaporat|releas|los|pour(?:ed|ing)? (?:off|away|out))\w*\b(?:(?!\b(?:add|stir|pour in|put|mix|whisk|blend|with|then)\b)[^,;.])*$/iu
 /**
  * Water that the words pour in: "and 100 ml water", "with half a cup of cold water".
  * @returns g; null where no amount is said

@@ -29,6 +29,8 @@ const tooLittleSour = (story: Story, above: number, most: number): ReturnType<Me
 
 /** An infusion is an oil with something in it from this share of fat on; practice. */
 const MOSTLY_FAT = 0.5
+/** Below this share of fat it is an oil no more: a dip, not olives or cubes that lie in it. Practice. */
+const USED_FAT = 0.25
 /** Steeped for longer it is kept. Practice: oils with raw garlic or herbs are used or chilled within 4 hours. */
 const SAME_DAY_MIN = 240
 
@@ -95,7 +97,7 @@ export const CARE_RULES: readonly MethodRule[] = [
           // Worked into a dish the same day it is kept in oil no more.
           const isUsed =
             infused.reading.minutes <= SAME_DAY_MIN &&
-            later.some((one) => one.holds.some(({ id }) => id === told.id) && fatShare(one) < MOSTLY_FAT)
+            later.some((one) => one.holds.some(({ id }) => id === told.id) && fatShare(one) < USED_FAT)
           return fatShare(infused) < MOSTLY_FAT || isCold || isUsed
             ? []
             : [
