@@ -1,5 +1,6 @@
 import type { Assessment, Finding } from '@frijol/core/model'
 import { findingKey } from '@frijol/core/rules'
+import { useState } from 'react'
 import { commands, run, useLibrary } from '../store'
 import { Button, Card, CardTitle, Tag } from '../ui'
 import { FindingRow } from './FindingRow'
@@ -14,6 +15,15 @@ export interface FindingsCardProps {
 
 const everything = (): boolean => true
 
+/** Findings that stand open; of a list hardly longer none is folded away, and what stops the dish never is. */
+const SHOWN = 8
+const HARDLY_LONGER = 2
+function folded(open: readonly Finding[]): { shown: readonly Finding[]; more: readonly Finding[] } {
+  const stops = open.filter(({ severity }) => severity === 'stop').length
+  const count = open.length <= SHOWN + HARDLY_LONGER ? open.length : Math.max(SHOWN, stops)
+  return { shown: open.slice(0, count), more: open.slice(count) }
+}
+
 /** What to look at before cooking: sentences with a cause and a remedy, in order of harm. */
 export function FindingsCard({
   assessment,
@@ -27,12 +37,14 @@ export function FindingsCard({
   )
   const open = here.filter(({ settled }) => settled === null)
   const settled = here.filter(({ settled: reason }) => reason !== null)
+  const { shown, more } = folded(open)
+  const [isUnfolded, setUnfolded] = useState(false)
   const allergens = assessment.allergens.map((id) => library.allergens.get(id)?.name ?? id)
   return (
     <Card className="px-3.5 py-3" aria-label="Before you cook">
       <CardTitle title="Before you cook" aside={open.length === 0 ? 'nothing open' : `${open.length} open`} />
       <ul className="m-0 list-none ps-0">
-        {open.map((finding) => (
+        {shown.map((finding) => (
           <FindingRow key={findingKey(finding)} finding={finding} />
         ))}
         {withAllergens && allergens.length > 0 && (
@@ -42,6 +54,22 @@ export function FindingsCard({
           </li>
         )}
       </ul>
+      {more.length > 0 && (
+        <details
+          className="mt-1 text-sm"
+          open={isUnfolded}
+          onToggle={(event) => setUnfolded(event.currentTarget.open)}
+        >
+          <summary className="min-h-6 text-[13px] text-ink-2">{more.length} more, less pressing</summary>
+          {isUnfolded && (
+            <ul className="m-0 mt-1 list-none ps-0">
+              {more.map((finding) => (
+                <FindingRow key={findingKey(finding)} finding={finding} />
+              ))}
+            </ul>
+          )}
+        </details>
+      )}
       {settled.length > 0 && (
         <details className="mt-1 text-sm">
           <summary className="text-[13px] text-ink-2">{settled.length} settled on purpose</summary>

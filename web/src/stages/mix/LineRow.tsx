@@ -35,7 +35,7 @@ interface ShareBarProps {
   colour: string
 }
 
-/** The line's mass beside the largest line's: the one thing of a row that another line's key draws anew. */
+/** The line's mass beside the largest line's. */
 function ShareBar({ partId, lineId, massG, colour }: ShareBarProps) {
   const mostG = useContext(MostG)
   return (
@@ -43,8 +43,8 @@ function ShareBar({ partId, lineId, massG, colour }: ShareBarProps) {
       data-share
       className="h-2 rounded-md max-sm:hidden"
       style={{
-        // One box and no clip: forty of them move with every key in the largest line.
-        background: `linear-gradient(to right, ${colour} ${(100 * massG) / mostG}%, var(--color-husk) 0)`,
+        // One box and no clip: forty of them are drawn anew where the largest line changes.
+        background: `linear-gradient(to right, ${colour} ${Math.min(100, (100 * massG) / mostG)}%, var(--color-husk) 0)`,
       }}
       onPointerEnter={(event) => sayShare(event.currentTarget, partId, lineId)}
     />

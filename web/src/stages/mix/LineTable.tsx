@@ -5,10 +5,12 @@ import type { Finding, LineReading, Part } from '@frijol/core/model'
 import { useCallback, useMemo } from 'react'
 import { isOfMethod } from '@frijol/core/rules'
 import { commands, run } from '../../store'
-import { dragWords, useDragSensors } from '../../ui'
+import { dragWords, useDragSensors, useSettled } from '../../ui'
 import { LineRow, MostG } from './LineRow'
 
 const MODIFIERS = [restrictToVerticalAxis]
+/** After this long without a change, ms, the bars are drawn beside the largest line's as it is now. */
+const RESTS_MS = 250
 
 export interface LineTableProps {
   part: Part
@@ -30,7 +32,8 @@ export function LineTable({ part, readings, findings }: LineTableProps) {
     )
     return new Map(open.map((finding) => [finding.line, finding]))
   }, [findings])
-  const mostG = Math.max(0.01, ...readings.map(({ massG }) => massG ?? 0))
+  // Once the hand rests: with every digit of an amount the bars of all lines would jump, and be painted.
+  const mostG = useSettled(Math.max(0.01, ...readings.map(({ massG }) => massG ?? 0)), RESTS_MS)
   const order = part.lines.map(({ id }) => id).join(' ')
   const ids = useMemo(() => order.split(' ').filter((id) => id !== ''), [order])
   const dropped = useCallback(
