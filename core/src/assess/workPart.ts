@@ -235,7 +235,8 @@ function work(input: PartInput, library: Library, kitchen: Kitchen, before: Part
       made: others.map(({ method: other }) => madeOf(other)),
       usualYield: table?.usualYield.fraction ?? null,
     },
-    true,
+    // Between two keys no scatter is followed, and nothing need be kept for it.
+    before === null,
   )
   const { state } = method
   const original = part.originalId === null ? null : (library.originals.get(part.originalId) ?? null)
@@ -368,7 +369,9 @@ function reworded(
 
 /** A part that was worked out between two keys, with its standard deviations worked out as well. */
 function settled(known: PartWork, input: PartInput, library: Library, kitchen: Kitchen): PartWork {
-  const { method, goal, assessment, calibrations } = known
+  const { goal, assessment, calibrations } = known
+  const { program, made, usualYield } = known.method
+  const method = runPart({ program, made, usualYield }, true)
   const spreads = spreadsOf(method, judgedBy(input, assessment.rawMassG), goal, calibrations)
   const second = assessment.also === null ? null : secondState(input, library, kitchen)
   const also = second === null ? null : secondReading(second, null)

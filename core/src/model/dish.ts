@@ -27,6 +27,10 @@ export const FormulaLine = z.strictObject({
 })
 export type FormulaLine = z.infer<typeof FormulaLine>
 
+/** What a part has room for. */
+export const MOST_LINES = 300
+export const MOST_STEPS = 300
+
 /** A component that is mixed on its own. */
 export const Part = z.strictObject({
   id,
@@ -36,8 +40,8 @@ export const Part = z.strictObject({
   /** What a person has set otherwise than the original and the family; absent in documents of the first shape. */
   moved: Moved.default(nothingMoved),
   alsoServed: AlsoServed.nullable().default(null),
-  lines: z.array(FormulaLine).max(300),
-  steps: z.array(Step).max(300),
+  lines: z.array(FormulaLine).max(MOST_LINES),
+  steps: z.array(Step).max(MOST_STEPS),
   /** Other ways to make it; absent in documents of the first shape. */
   ways: z.array(Way).max(12).default([]),
   /** Weighed mass after cooking; null = not weighed. */

@@ -108,8 +108,15 @@ function gather(writer: Writer, step: Step, at: number, uses: readonly StepUse[]
   return { lot, takes, mainOp }
 }
 
-const sourcesOf = (writer: Writer, rows: Iterable<number>): Source[] =>
-  [...rows].flatMap((row) => writer.rows[row]?.source ?? [])
+/** The foods of some rows. A loop: every operation asks for all that its lot holds. */
+function sourcesOf(writer: Writer, rows: readonly number[]): Source[] {
+  const sources: Source[] = []
+  for (const row of rows) {
+    const source = writer.rows[row]?.source
+    if (source !== undefined) sources.push(source)
+  }
+  return sources
+}
 
 const DISSOLVES: ReadonlySet<FoodClass> = new Set([
   'water',

@@ -163,6 +163,7 @@ export function rowConstants(query: ConstantsQuery): RowConstants {
   const cutAway: number[] = []
   const { key, form, isInBowl, isDough, isMixed, isWrapped } = query
   const lying = `${key} ${form} ${Number(isInBowl)}${Number(isDough)}${Number(query.isBready)}${Number(query.isFoam)}${Number(isMixed)}${Number(isWrapped)}`
+  const [cut, whole] = [`${lying}0`, `${lying}1`]
   let ofRates = found.get(rates)
   if (ofRates === undefined) {
     ofRates = new WeakMap()
@@ -171,7 +172,7 @@ export function rowConstants(query: ConstantsQuery): RowConstants {
   for (const row of rows) {
     const { entry } = row.source
     const isWhole = query.isUncut && row.pieceMm === null && (row.isBig || query.saysWhole)
-    const way = `${lying}${Number(isWhole)}`
+    const way = isWhole ? whole : cut
     let ways = ofRates.get(entry)
     if (ways === undefined) {
       ways = new Map()

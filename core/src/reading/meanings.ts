@@ -6,6 +6,7 @@ import { isBrine } from './lots'
 import type { Verb } from './lexicon/verbs'
 import type { Named } from './named'
 import type { Mention } from './mentions'
+import { judge, together } from './rests'
 import type { Taking } from './takes'
 import { takeEvery, takeWord } from './wordMeanings'
 
@@ -109,13 +110,11 @@ function isOfTheTap(t: Taking, of: Named, { isWhole }: Extract<Mention, { kind: 
   const isLater = t.stage.hasEverythingAfter(t.text)
   if (isPlenty && isLater) return true
   if (!isPlenty && (isWhole || !isLater)) return false
-  const massOf = ({ id, line }: Named): number => {
-    const massG = line?.mass?.value ?? 0
-    t.scene.reading.amounts.set(id, massG)
-    return massG
-  }
-  const food = t.takes.lines.reduce((sum, one) => sum + massOf(one.of), 0)
-  return food > 0 && massOf(of) < COVERS * food
+  const foods = t.takes.lines.map((one) => one.of)
+  return judge(t.scene.reading, [...foods, of], (massOf) => {
+    const foodG = together(foods, massOf)
+    return foodG > 0 && massOf(of.id) < COVERS * foodG
+  })
 }
 
 /** Of what is kept in hand for it. Practice. */
@@ -245,13 +244,18 @@ function mostOf(t: Taking, word: string): Lot | undefined {
   const alike = t.stage.lines.filter(({ names, own }) =>
     names.slice(0, own).some((name) => name.at(-1) === word),
   )
-  for (const { id, line } of t.stage.lines) t.scene.reading.amounts.set(id, line?.mass?.value ?? 0)
-  const massOf = (ids: readonly Named[], lot: Lot): number =>
-    ids.reduce((sum, { id, line }) => sum + (lot.holds.has(id) ? (line?.mass?.value ?? 0) : 0), 0)
-  return t.lastLot(
-    (lot) =>
-      !t.isTaken(lot) && massOf(alike, lot) > 0.5 * massOf(t.stage.lines, lot) && massOf(alike, lot) > 0,
-  )
+  return t.lastLot((lot) => {
+    if (t.isTaken(lot)) return false
+    const held = t.stage.lines.filter(({ id }) => lot.holds.has(id))
+    const own = held.filter((one) => alike.includes(one))
+    return (
+      own.length > 0 &&
+      judge(t.scene.reading, held, (massOf) => {
+        const ownG = together(own, massOf)
+        return ownG > 0 && ownG > 0.5 * together(held, massOf)
+      })
+    )
+  })
 }
 
 function takePart(t: Taking, of: Named, { role, said, word }: Extract<Mention, { kind: 'named' }>): void {

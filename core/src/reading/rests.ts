@@ -5,9 +5,12 @@ import type { Named } from './named'
 export interface Reading {
   /** Lines whose mass turned an amount in words into a share, with that mass, g. */
   readonly amounts: Map<string, number>
-  /** Lots that were taken for liquid, or not, by the masses of their lines. */
-  readonly judged: { readonly lines: readonly Named[]; readonly isLiquid: boolean }[]
+  /** What was decided by comparing masses, and how: other masses that decide alike leave the words as they were read. */
+  readonly judged: { readonly decides: (massOf: MassOf) => boolean; readonly was: boolean }[]
 }
+
+/** Grams of a line, by its id; 0 where it has none. */
+type MassOf = (lineId: string) => number
 
 export const newReading = (): Reading => ({ amounts: new Map(), judged: [] })
 
@@ -23,8 +26,6 @@ const LIQUID: ReadonlySet<FoodClass> = new Set([
 ])
 /** From this share on a lot is a sauce or a marinade. Practice. */
 const LIQUID_SHARE = 0.6
-
-type MassOf = (lineId: string) => number
 
 const ownMass =
   (lines: readonly Named[]): MassOf =>
@@ -43,14 +44,28 @@ function isLiquidBy(lines: readonly Named[], massOf: MassOf): boolean {
   return all > 0 && liquid / all > LIQUID_SHARE
 }
 
-/** Judges it by the lines as they are, and notes that it was. */
-export function judgeLiquid(lines: readonly Named[], reading: Reading): boolean {
-  const isLiquid = isLiquidBy(lines, ownMass(lines))
-  reading.judged.push({ lines, isLiquid })
-  return isLiquid
+/**
+ * Decides something by the masses of lines as they are, and notes that it was.
+ * @param decides must rest on masses alone; it is asked again with other masses
+ */
+export function judge(
+  reading: Reading,
+  lines: readonly Named[],
+  decides: (massOf: MassOf) => boolean,
+): boolean {
+  const was = decides(ownMass(lines))
+  reading.judged.push({ decides, was })
+  return was
 }
+
+export const judgeLiquid = (lines: readonly Named[], reading: Reading): boolean =>
+  judge(reading, lines, (massOf) => isLiquidBy(lines, massOf))
+
+/** Grams of some lines together. */
+export const together = (lines: readonly Named[], massOf: MassOf): number =>
+  lines.reduce((sum, { id }) => sum + massOf(id), 0)
 
 /** Whether the same words would be read in the same way with these masses. */
 export const stillHolds = ({ amounts, judged }: Reading, massOf: MassOf): boolean =>
   [...amounts].every(([id, massG]) => massOf(id) === massG) &&
-  judged.every(({ lines, isLiquid }) => isLiquidBy(lines, massOf) === isLiquid)
+  judged.every(({ decides, was }) => decides(massOf) === was)

@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { useLocation, useSearchParams } from 'react-router'
 import { useShallow } from 'zustand/react/shallow'
 import { commands, run, useAssessed, useLibrary } from '../store'
-import { Chip } from '../ui'
+import { Chip, LoneField } from '../ui'
 import { stageOf } from './stages'
 import { TrialSheet } from './TrialSheet'
 
@@ -41,12 +41,14 @@ export function DishHeader({ onSlot }: DishHeaderProps) {
       <div className="min-w-0">
         <div className="text-sm text-ink-2">{menu === '' ? 'Dish' : menu}</div>
         <h1 className="m-0 flex min-w-0 items-baseline text-[26px] leading-tight">
-          <input
-            aria-label="Name of the dish"
-            className="quiet-input -ml-1.5 field-sizing-content max-w-[46vw] min-w-16 truncate py-0 max-md:max-w-[80vw]"
-            value={name}
-            onChange={(event) => run(commands.renameDish(event.target.value.slice(0, 200)))}
-          />
+          <LoneField>
+            <input
+              aria-label="Name of the dish"
+              className="quiet-input -ml-1.5 field-sizing-content max-w-[46vw] min-w-16 truncate py-0 max-md:max-w-[80vw]"
+              value={name}
+              onChange={(event) => run(commands.renameDish(event.target.value.slice(0, 200)))}
+            />
+          </LoneField>
           {isOfPart && named.length > 1 && <span className="truncate">· {partName.toLowerCase()}</span>}
         </h1>
       </div>

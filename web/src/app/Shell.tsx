@@ -20,6 +20,13 @@ const SHORTCUTS: readonly (readonly [string, string])[] = [
   ['K', 'this list'],
 ]
 
+/** Undo by key. Apart from the frame, which need not be set up anew each time that something is saved. */
+function UndoKeys() {
+  const { undo, redo } = useScreenDocument()
+  useShortcut('u', (event) => (event.shiftKey ? redo() : undo()))
+  return null
+}
+
 /** The frame of every screen: the pod, the page, the keys. */
 export function Shell() {
   const [open, setOpen] = useState<'keys' | 'find' | null>(null)
@@ -36,8 +43,6 @@ export function Shell() {
 
   useShortcut('k', () => setOpen('keys'))
   useShortcut('/', () => setOpen('find'))
-  const { undo, redo } = useScreenDocument()
-  useShortcut('u', (event) => (event.shiftKey ? redo() : undo()))
   useEffect(() => {
     const pressed = (event: KeyboardEvent) => {
       if (
@@ -78,6 +83,7 @@ export function Shell() {
         <Outlet />
       </main>
       <SaveBar />
+      <UndoKeys />
       <Sheet title="Keys" isOpen={open === 'keys'} onClose={() => setOpen(null)}>
         <dl className="m-0 grid grid-cols-[auto_1fr] gap-x-4 gap-y-2 text-sm">
           {SHORTCUTS.map(([keys, what]) => (

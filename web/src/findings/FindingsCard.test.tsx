@@ -1,4 +1,5 @@
 import { assess } from '@frijol/core/assess'
+import type { Finding } from '@frijol/core/model'
 import { render, screen } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { beforeEach, describe, expect, it } from 'vitest'
@@ -52,6 +53,33 @@ describe('before you cook', () => {
     expect(screen.getAllByRole('button', { name: 'on purpose' })).toHaveLength(count)
     expect(undo()).not.toBeNull()
     expect(useOpenDish.getState().value?.settled).toHaveLength(1)
+  })
+
+  it('folds away what presses less where there are many, and never what stops the dish', async () => {
+    const dish = useOpenDish.getState().value
+    const { library, kitchen } = useKitchenStore.getState()
+    if (dish === null || library === null) throw new Error('no dish')
+    const assessment = assess(dish, library, kitchen)
+    const [one] = assessment.findings
+    if (one === undefined) throw new Error('no finding')
+    const of = (severity: Finding['severity'], count: number): Finding[] =>
+      Array.from({ length: count }, (_unused, at) => ({
+        ...one,
+        severity,
+        rule: `${severity}-${at}`,
+        message: `${severity} ${at}.`,
+      }))
+    const show = (findings: Finding[]) => (
+      <FindingsCard assessment={{ ...assessment, findings }} partId={dish.parts[0]?.id ?? ''} />
+    )
+    const { rerender } = render(show([...of('stop', 9), ...of('info', 5)]))
+    expect(screen.getAllByText(/^stop \d+\./)).toHaveLength(9)
+    expect(screen.queryByText(/^info \d+\./)).toBeNull()
+    await userEvent.click(screen.getByText('5 more, less pressing'))
+    expect(await screen.findAllByText(/^info \d+\./)).toHaveLength(5)
+    // Hardly longer than what is shown anyway: nothing is folded.
+    rerender(show(of('caution', 10)))
+    expect(screen.getAllByText(/^caution \d+\./)).toHaveLength(10)
   })
 
   it('does not settle without a reason', async () => {

@@ -1,8 +1,7 @@
 import type { Assessment, Finding } from '@frijol/core/model'
 import { findingKey } from '@frijol/core/rules'
-import { useState } from 'react'
 import { commands, run, useLibrary } from '../store'
-import { Button, Card, CardTitle, Tag } from '../ui'
+import { Button, Card, CardTitle, Folded, Tag } from '../ui'
 import { FindingRow } from './FindingRow'
 
 export interface FindingsCardProps {
@@ -38,7 +37,6 @@ export function FindingsCard({
   const open = here.filter(({ settled }) => settled === null)
   const settled = here.filter(({ settled: reason }) => reason !== null)
   const { shown, more } = folded(open)
-  const [isUnfolded, setUnfolded] = useState(false)
   const allergens = assessment.allergens.map((id) => library.allergens.get(id)?.name ?? id)
   return (
     <Card className="px-3.5 py-3" aria-label="Before you cook">
@@ -55,20 +53,15 @@ export function FindingsCard({
         )}
       </ul>
       {more.length > 0 && (
-        <details
-          className="mt-1 text-sm"
-          open={isUnfolded}
-          onToggle={(event) => setUnfolded(event.currentTarget.open)}
-        >
-          <summary className="min-h-6 text-[13px] text-ink-2">{more.length} more, less pressing</summary>
-          {isUnfolded && (
+        <Folded className="mt-1 text-sm" summary={`${more.length} more, less pressing`}>
+          {() => (
             <ul className="m-0 mt-1 list-none ps-0">
               {more.map((finding) => (
                 <FindingRow key={findingKey(finding)} finding={finding} />
               ))}
             </ul>
           )}
-        </details>
+        </Folded>
       )}
       {settled.length > 0 && (
         <details className="mt-1 text-sm">

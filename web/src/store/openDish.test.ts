@@ -47,6 +47,16 @@ describe('commands', () => {
     expect(lines()[0]?.text).toBe('200 g white beans')
   })
 
+  it('are refused where one line of many does not fit, and the others are not looked at again', () => {
+    run(commands.addLines(partId(), [typedLine('200 g white beans'), typedLine('1 tsp salt')]))
+    const [, salt] = lines()
+    if (salt === undefined) throw new Error('no line')
+    const before = state().value
+    expect(run(commands.rewriteLine(partId(), { ...salt, text: 'x'.repeat(501) }))).toBe(false)
+    expect(state().value).toBe(before)
+    expect(run(commands.rewriteLine(partId(), { ...salt, text: '2 tsp salt' }))).toBe(true)
+  })
+
   it('that change nothing leave no trace', () => {
     run(commands.renameDish('Test'))
     expect(state().past).toHaveLength(0)

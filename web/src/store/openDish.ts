@@ -1,4 +1,4 @@
-import { Dish } from '@frijol/core/model'
+import { Dish, MOST_LINES, MOST_STEPS } from '@frijol/core/model'
 import { addDishes, dishRepository } from '../data'
 import {
   createDocument,
@@ -28,10 +28,30 @@ const PLACES: Readonly<Record<string, string>> = {
   settled: 'settled finding',
 }
 
+/** Lines and steps that were looked at before, and fitted. */
+const sound = new WeakSet<object>()
+
+/** A dish without the lines and steps that are known to fit: a key changes one, and all were looked through for it. */
+function unseen(dish: Dish): Dish {
+  const isTooLong = dish.parts.some(
+    ({ lines, steps }) => lines.length > MOST_LINES || steps.length > MOST_STEPS,
+  )
+  if (isTooLong) return dish
+  const parts = dish.parts.map((part) => ({
+    ...part,
+    lines: part.lines.filter((line) => !sound.has(line)),
+    steps: part.steps.filter((step) => !sound.has(step)),
+  }))
+  return { ...dish, parts }
+}
+
 /** Where a change does not fit, in a cook's words. */
 function faultOf(dish: Dish): string | null {
-  const checked = Dish.safeParse(dish)
-  if (checked.success) return null
+  const checked = Dish.safeParse(unseen(dish))
+  if (checked.success) {
+    for (const { lines, steps } of dish.parts) for (const one of [...lines, ...steps]) sound.add(one)
+    return null
+  }
   const issue = checked.error.issues[0]
   const list = issue?.path.findLast((key) => typeof key === 'string' && key in PLACES)
   const place = typeof list === 'string' ? PLACES[list] : undefined

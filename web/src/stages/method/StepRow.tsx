@@ -9,7 +9,16 @@ import { ChevronDown, GripVertical, X } from 'lucide-react'
 import { memo } from 'react'
 import { FindingRow } from '../../findings'
 import { askWhy, kitchenWords, methodCommands, run, undo } from '../../store'
-import { Chip, type ChipTone, IconButton, neighbourFocus, sameProps, TextArea, toast } from '../../ui'
+import {
+  Chip,
+  type ChipTone,
+  IconButton,
+  LoneField,
+  neighbourFocus,
+  sameProps,
+  TextArea,
+  toast,
+} from '../../ui'
 import { factsOf, grams, spoken } from './format'
 import { type Level, Ribbon } from './Ribbon'
 import { StepEditor } from './StepEditor'
@@ -93,23 +102,25 @@ export const StepRow = memo(function StepRow({
       </div>
       <div className="min-w-0 py-1.5">
         <Heading step={step} reading={reading} />
-        <TextArea
-          aria-label={`Step ${number}`}
-          className="-mx-[11px] block field-sizing-content !min-h-0 !w-[calc(100%+22px)] resize-none border-transparent bg-transparent !py-0.5"
-          rows={1}
-          value={step.text}
-          maxLength={4000}
-          onChange={(event) =>
-            run(
-              methodCommands.replaceStep(
-                partId,
-                rereadStep(step, event.target.value.slice(0, 4000), kitchenWords()),
-                'change a step',
-                `words ${step.id}`,
-              ),
-            )
-          }
-        />
+        <LoneField>
+          <TextArea
+            aria-label={`Step ${number}`}
+            className="-mx-[11px] block field-sizing-content !min-h-0 !w-[calc(100%+22px)] resize-none border-transparent bg-transparent !py-0.5"
+            rows={1}
+            value={step.text}
+            maxLength={4000}
+            onChange={(event) =>
+              run(
+                methodCommands.replaceStep(
+                  partId,
+                  rereadStep(step, event.target.value.slice(0, 4000), kitchenWords()),
+                  'change a step',
+                  `words ${step.id}`,
+                ),
+              )
+            }
+          />
+        </LoneField>
         <TakenWords reading={reading} />
         <Cue step={step} />
       </div>

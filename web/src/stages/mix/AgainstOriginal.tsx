@@ -10,7 +10,7 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import { BesideOriginal, ColourLine, OriginalProfile, ProteinLine, useLikelyOriginals } from '../../original'
 import { askWhy, commands, run, type TastedPlace, useDish, useLibrary, useTastedPlaces } from '../../store'
-import { BandAndSeed, Button, buttonClass, Card, CardTitle, Sheet } from '../../ui'
+import { BandAndSeed, Button, buttonClass, Card, CardTitle, Folded, Sheet } from '../../ui'
 
 /** Marks what rests on foods without figures of their own. */
 const PARTLY = '~ '
@@ -81,12 +81,12 @@ export function AgainstOriginal({ part, reading }: { part: Part; reading: PartAs
       {off.length > 0 && <Heading>Off besides; does not count in the distance</Heading>}
       <Bands partId={part.id} readings={off} places={places} />
       {rest.length > 0 && (
-        <details className="mt-1.5">
-          <summary className="min-h-6 text-[13px] text-ink-2">
-            {rest.length} more{original === null ? '' : ', in band or near it'}
-          </summary>
-          <Bands partId={part.id} readings={rest} places={places} />
-        </details>
+        <Folded
+          className="mt-1.5"
+          summary={`${rest.length} more${original === null ? '' : ', in band or near it'}`}
+        >
+          {() => <Bands partId={part.id} readings={rest} places={places} />}
+        </Folded>
       )}
       {[...reading.attributes, ...reading.ratios].some(({ known }) => known === 'partly') && (
         <p className="m-0 mt-1.5 text-xs text-ink-2">

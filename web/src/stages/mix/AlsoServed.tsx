@@ -1,7 +1,7 @@
 import { closeness, readingOrder } from '@frijol/core/assess'
 import type { SecondReading } from '@frijol/core/model'
 import { askWhy } from '../../store'
-import { Card, CardTitle, WindowAndTick } from '../../ui'
+import { Card, CardTitle, Folded, WindowAndTick } from '../../ui'
 import { Bands } from './AgainstOriginal'
 import { AtTheCounter } from './AtTheCounter'
 import { ratioMark } from './ratioMark'
@@ -18,19 +18,20 @@ export function AlsoServed({ partId, also }: { partId: string; also: SecondReadi
         />
         <Bands partId={partId} readings={counts} isSecond />
         <Bands partId={partId} readings={off} isSecond />
-        <details className="mt-1.5">
-          <summary className="min-h-6 text-[13px] text-ink-2">
-            {rest.length} more, and its {also.ratios.length} ratios
-          </summary>
-          <Bands partId={partId} readings={rest} isSecond />
-          {also.ratios.map((ratio) => (
-            <WindowAndTick
-              key={ratio.id}
-              {...ratioMark(ratio)}
-              onWhy={() => askWhy({ kind: 'ratio', partId, id: ratio.id, isSecond: true })}
-            />
-          ))}
-        </details>
+        <Folded className="mt-1.5" summary={`${rest.length} more, and its ${also.ratios.length} ratios`}>
+          {() => (
+            <>
+              <Bands partId={partId} readings={rest} isSecond />
+              {also.ratios.map((ratio) => (
+                <WindowAndTick
+                  key={ratio.id}
+                  {...ratioMark(ratio)}
+                  onWhy={() => askWhy({ kind: 'ratio', partId, id: ratio.id, isSecond: true })}
+                />
+              ))}
+            </>
+          )}
+        </Folded>
       </Card>
       <AtTheCounter title="At the counter, then" behaviour={also.behaviour} />
     </>

@@ -2,6 +2,7 @@ import { formatAmount } from '@frijol/core/measure'
 import type { FormulaLine } from '@frijol/core/model'
 import { type KeyboardEvent, useState } from 'react'
 import { commands, nudged, run, withAmountText } from '../../store'
+import { LoneField } from '../../ui'
 
 const OPEN: Readonly<Record<string, string>> = {
   'to-taste': 'to taste',
@@ -47,17 +48,19 @@ export function AmountCell({ partId, line }: { partId: string; line: FormulaLine
     run(commands.rewriteLine(partId, next, `nudge ${line.id}`))
   }
   return (
-    <input
-      aria-label={`Amount of ${line.food === '' ? 'this line' : line.food}`}
-      aria-invalid={isWrong}
-      title={isWrong ? 'This does not read as an amount; the last one is kept' : undefined}
-      placeholder="amount"
-      className="quiet-input w-full text-ink-2 placeholder:text-ink-2 focus:text-ink max-sm:col-start-2 max-sm:row-start-2"
-      value={draft ?? amountText(line)}
-      onFocus={(event) => event.currentTarget.select()}
-      onChange={(event) => type(event.target.value)}
-      onBlur={leave}
-      onKeyDown={key}
-    />
+    <LoneField>
+      <input
+        aria-label={`Amount of ${line.food === '' ? 'this line' : line.food}`}
+        aria-invalid={isWrong}
+        title={isWrong ? 'This does not read as an amount; the last one is kept' : undefined}
+        placeholder="amount"
+        className="quiet-input w-full text-ink-2 placeholder:text-ink-2 focus:text-ink max-sm:col-start-2 max-sm:row-start-2"
+        value={draft ?? amountText(line)}
+        onFocus={(event) => event.currentTarget.select()}
+        onChange={(event) => type(event.target.value)}
+        onBlur={leave}
+        onKeyDown={key}
+      />
+    </LoneField>
   )
 }

@@ -4,13 +4,20 @@ import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import type { Finding, LineReading, Part } from '@frijol/core/model'
 import { useCallback, useMemo } from 'react'
 import { isOfMethod } from '@frijol/core/rules'
-import { commands, run } from '../../store'
+import { commands, partOf, run, useAssessed } from '../../store'
 import { dragWords, useDragSensors, useSettled } from '../../ui'
 import { LineRow, MostG } from './LineRow'
 
 const MODIFIERS = [restrictToVerticalAxis]
 /** After this long without a change, ms, the bars are drawn beside the largest line's as it is now. */
 const RESTS_MS = 250
+
+/** Asked when a line is dragged: told as a prop, every key would set the whole list up anew. */
+function nameOfLine(partId: string, id: string): string {
+  const { assessment } = useAssessed.getState()
+  const part = assessment === null ? null : partOf(assessment, partId)
+  return part?.lines.find(({ lineId }) => lineId === id)?.name ?? 'the line'
+}
 
 export interface LineTableProps {
   part: Part
@@ -43,10 +50,7 @@ export function LineTable({ part, readings, findings }: LineTableProps) {
     },
     [part.id, ids],
   )
-  const announcements = useMemo(
-    () => dragWords((id) => readings.find(({ lineId }) => lineId === id)?.name ?? 'the line'),
-    [readings],
-  )
+  const announcements = useMemo(() => dragWords((id) => nameOfLine(part.id, String(id))), [part.id])
   return (
     <>
       {part.lines.length > 0 && (

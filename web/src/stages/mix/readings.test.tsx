@@ -89,7 +89,9 @@ describe('readings beside the formula', () => {
     expect(rows[0]?.textContent).toMatch(/crumbliness|umami/i)
     const fold = within(card).getByText(/more, in band or near it$/)
     expect(fold.closest('details')?.open).toBe(false)
-    expect(fold.closest('details')?.textContent).toMatch(/smokiness/i)
+    expect(within(card).queryByText(/smokiness/i)).toBeNull()
+    await userEvent.click(fold)
+    expect(await within(card).findByText(/smokiness/i)).toBeVisible()
   })
 
   it('put the original beside the part', async () => {
