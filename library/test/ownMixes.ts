@@ -1,4 +1,5 @@
 import { dairyMixes } from './mixes/dairyMixes'
+import { householdMixes } from './mixes/householdMixes'
 import { sauceMixes } from './mixes/sauceMixes'
 import type { Short } from './mixes/shorthand'
 import { solidMixes } from './mixes/solidMixes'
@@ -35,8 +36,40 @@ const ORDER: readonly string[] = [
   'strip-coconut',
   'mince-tvp',
   'mince-walnut',
+  'patty-beet-walnut',
+  'burger-tofu-oat',
+  'mince-lentil-bulgur',
+  'mince-frozen-tofu',
+  'seitan-simmered',
+  'roast-baked-gluten',
+  'pulled-oyster-bbq',
+  'bacon-rice-paper',
+  'sausage-steamed',
+  'scramble-silken',
+  'quiche-chickpea',
+  'meringue-chickpea',
+  'whipped-coconut',
+  'egg-chia',
+  'cream-oat-pouring',
+  'gravy-mushroom',
+  'bechamel-soy',
+  'cheese-sauce-potato',
+  'mozzarella-cashew',
+  'slices-agar',
+  'feta-marinated',
+  'parmesan-almond',
+  'cream-cheese-cashew',
+  'yogurt-cultured-soy',
+  'butter-cultured',
+  'yolk-carrot-dip',
+  'tuna-chickpea',
 ]
-const SHORTS: Readonly<Record<string, Short>> = { ...dairyMixes, ...sauceMixes, ...solidMixes }
+const SHORTS: Readonly<Record<string, Short>> = {
+  ...dairyMixes,
+  ...sauceMixes,
+  ...solidMixes,
+  ...householdMixes,
+}
 
 const LOCKED_EVERY = 3
 
