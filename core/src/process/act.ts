@@ -6,7 +6,7 @@ import { bringDown, Drying, MOST_MINUTES } from './drying'
 import { wantedLoss } from './ends'
 import { fryIn, leaveInPan } from './frying'
 import { fill, inLiquid } from './inLiquid'
-import { drain, leaveLiquor, part } from './parting'
+import { drain, leaveLiquor, part, strainTo } from './parting'
 import { bind, evenOut } from './solutes'
 import { coreAfter, remember, ROOM_C } from './warmth'
 import { bringWithoutOperation, weigh } from './weigh'
@@ -39,7 +39,7 @@ const STEEPS: ReadonlySet<string> = new Set(['soak', 'hydrate', 'infuse'])
 const untimed = (bench: Bench): number => {
   const { spec } = bench.op
   if (spec === null) return 0
-  if (!CUT.has(spec.id)) return spec.usualMin
+  if (!CUT.has(spec.id)) return spec.usualMin * bench.op.lasts
   bench.sum()
   return Math.min(MOST_UNTIMED_CUT_MIN, Math.max(LEAST_CUT_MIN, bench.massG / CUT_G_PER_MIN))
 }
@@ -114,8 +114,11 @@ function act(bench: Bench): number {
   if (LIES.has(spec.id)) {
     if (op.phase === 'pieces') evenOut(bench, taken, Number.isNaN(bench.tempC) ? ROOM_C : bench.tempC, 0)
   }
-  if (op.step.until === null || spec.id === 'strain') part(bench, taken)
-  if (op.step.until !== null) followWords(bench)
+  const { until } = op.step
+  if (spec.id === 'strain' && until !== null && until.kind !== 'dry' && strainTo(bench, wantedLoss(bench)))
+    return taken
+  if (until === null || spec.id === 'strain') part(bench, taken)
+  if (until !== null) followWords(bench)
   return taken
 }
 

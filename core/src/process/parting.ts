@@ -212,6 +212,15 @@ function strain(bench: Bench): void {
   whey(bench)
 }
 
+/** A curd is strained to what the words say is left of it. */
+export function strainTo(bench: Bench, lossG: number): boolean {
+  const { op } = bench
+  bench.sum()
+  const isCurd = op.phaseBefore === 'body' && !isFatBath(bench) && bench.looseG <= STOCK_SHARE * bench.massG
+  if (isCurd && bench.massG > 0) whey(bench, 1 - Math.min(1, Math.max(0, lossG) / bench.massG))
+  return isCurd
+}
+
 /** Fat of which a lot must mostly be for what lies in it to be strained out. */
 const FAT_SHARE = 0.5
 /** Fat that stays on what is strained out of it, g/g. Practice. */
@@ -240,9 +249,10 @@ function strainFat(bench: Bench): void {
 }
 
 /** What a cloth keeps of a curd, from its first food that has a constant; juice of all leaves. */
-function whey(bench: Bench): void {
+function whey(bench: Bench, stated = Number.NaN): void {
   const { op } = bench
-  const keeps = [...op.constants.keeps].find((known) => !Number.isNaN(known)) ?? 1
+  const known = [...op.constants.keeps].find((one) => !Number.isNaN(one)) ?? 1
+  const keeps = Number.isNaN(stated) ? known : stated
   if (keeps >= 1) return
   for (const row of op.rows) {
     const mass = bench.massOf(row)

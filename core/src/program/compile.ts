@@ -32,7 +32,8 @@ const isSameLine = (a: ResolvedLine, b: ResolvedLine): boolean => {
     before.cutMm === now.cutMm &&
     before.mashed === now.mashed &&
     before.isEaten === now.isEaten &&
-    before.isForFrying === now.isForFrying
+    before.isForFrying === now.isForFrying &&
+    before.isForCooking === now.isForCooking
   )
 }
 

@@ -129,6 +129,22 @@ const DISSOLVES: ReadonlySet<FoodClass> = new Set([
   'herb',
   'seaweed',
 ])
+/** Sheets of rice paper, soaked and laid double, mm. Practice. */
+const SHEET_MM = 1
+/** What is mostly sheets lies as thin as they are, whatever it was dipped in. */
+function sheetMm(writer: Writer, rows: readonly number[]): number | null {
+  let sheetG = 0
+  let restG = 0
+  for (const row of rows) {
+    const entry = writer.rows[row]?.source.entry
+    const grams = writer.rawG[row] ?? 0
+    if (entry?.traits.has('chewy-sheet') === true) sheetG += grams
+    else if (entry !== undefined && !entry.isLiquid && !entry.isSolute && entry.food?.foodClass !== 'fat')
+      restG += grams
+  }
+  return sheetG > restG ? SHEET_MM : null
+}
+
 /** A liquid, with no more in it than what seasons it. */
 const isBrothOf = (holds: readonly Source[]): boolean =>
   holds.some(({ entry }) => entry.isLiquid) &&
@@ -181,7 +197,7 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
   const form =
     (isSpread ? null : settings.form) ??
     (spec?.id === 'coat' && isBreaded(writer, takes, lot) ? 'breaded' : lot.form)
-  const thicknessMm = settings.thicknessMm ?? lot.thicknessMm
+  const thicknessMm = settings.thicknessMm ?? lot.thicknessMm ?? sheetMm(writer, lot.rows)
   const listed = listedOf(lot.rows, writer.rows, writer.rawG)
   const medium = spec === null ? [] : mediumRows(writer, spec, { ...lot, form }, listed)
   const hasFat = lot.rows.some((row) => isFat(writer, row))
@@ -269,6 +285,7 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
     isRise: piecesOfStep(step).isRise || isLiquidBrought(step, spec, sourcesOf(writer, lot.rows)),
     reachesBoil: piecesOfStep(step).reachesBoil,
     isDrained,
+    lasts: piecesOfStep(step).lasts,
     rateKey,
     airShiftC:
       spec?.medium === 'oven'

@@ -41,6 +41,7 @@ export interface Row {
   readonly isPulled: boolean
   /** The list keeps it for frying. */
   readonly isForFrying: boolean
+  readonly isForCooking: boolean
   /** Its flour was washed: its protein is gluten. */
   readonly isWashed: boolean
 }
@@ -140,6 +141,8 @@ export interface Op {
   readonly reachesBoil: boolean
   readonly isWrapped: boolean
   readonly isDrained: boolean
+  /** Beside the usual minutes, where the words state none: done briefly, or until it is silky. */
+  readonly lasts: number
   /** Operation whose constants hold. */
   readonly rateKey: string
   /** Added to a stated temperature to have the fan air that heats alike, C. */

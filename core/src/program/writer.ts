@@ -39,6 +39,8 @@ const SOAKING: ReadonlySet<string> = new Set(['bean', 'lentil', 'soybean', 'nut'
 const MASS_UNITS: ReadonlySet<string> = new Set(['g', 'kg', 'mg', 'oz', 'lb'])
 const FINELY: ReadonlySet<OperationId> = new Set(['mash', 'blend', 'rice'])
 const EDGE = 1e-9
+/** So many times its own weight of broth is what a dough is cooked in, and no sauce to it. Practice. */
+const FAR_MORE = 2
 
 /** The state of a part while its program is written: rows, their grams as listed, and what is left of everything. */
 export class Writer {
@@ -95,6 +97,7 @@ export class Writer {
       isSoaked: false,
       isPulled: false,
       isForFrying: false,
+      isForCooking: false,
       isWashed: false,
       ...known,
     })
@@ -108,6 +111,38 @@ export class Writer {
       const row = this.rows[at]
       if (row?.source.entry.hasGluten === true) this.rows[at] = { ...row, isWashed: true }
     }
+  }
+
+  /** What lies in a broth for cooking, or as a dough in far more than its own weight of it, is served without it. */
+  #liftOut(): void {
+    for (const { op: at, rows, hasLiquor, isDough } of this.bench.values()) {
+      const op = this.ops[at]
+      if (op?.spec == null || op.isDrained || !hasLiquor) continue
+      const isForCooking = rows.some((row) => this.rows[row]?.isForCooking === true)
+      if (isForCooking || (isDough && this.#isFarMore(op))) this.ops[at] = { ...op, isDrained: true }
+    }
+  }
+
+  /** Whether the liquid that a dough was laid in is far more than the dough. */
+  #isFarMore(last: Op): boolean {
+    let laid = last
+    for (let [only] = laid.takes; laid.takes.length === 1 && only?.kind === 'step'; [only] = laid.takes) {
+      const before = this.ops[only.op]
+      if (before === undefined) return false
+      laid = before
+    }
+    if (laid.spec?.medium !== 'liquid') return false
+    let liquidG = 0
+    let doughG = 0
+    for (const take of laid.takes) {
+      const isDough = take.kind === 'step' && take.op === laid.mainOp
+      for (const row of take.rows) {
+        const grams = this.rawG[row] ?? 0
+        if (isDough) doughG += grams
+        else if (this.rows[row]?.source.entry.isLiquid === true) liquidG += grams
+      }
+    }
+    return this.decisions.larger(liquidG, FAR_MORE * doughG)
   }
 
   /** A row of a line: so much of it as is wanted and left. -1 where it is not there, or has no mass. */
@@ -151,6 +186,7 @@ export class Writer {
         mashed: this.#isWorkedLater ? 0 : words.mashed,
         isPulled: words.isPulled,
         isForFrying: words.isForFrying,
+        isForCooking: words.isForCooking,
         isSoaked: words.soakedMin !== null || entry.group === 'soaked-nut',
       },
       fraction * (line.mass?.value ?? 0),
@@ -235,6 +271,7 @@ export class Writer {
   }
 
   finish(): Program {
+    this.#liftOut()
     const unusedLines: { line: number; row: number; share: number }[] = []
     this.input.lines.forEach((line, at) => {
       const left = this.#lineLeft[at] ?? 0

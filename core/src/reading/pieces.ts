@@ -84,7 +84,11 @@ export interface LineWords {
   readonly isPulled: boolean
   /** The list keeps it for frying: food is lifted out of it. */
   readonly isForFrying: boolean
+  /** Broth to cook something in: what is cooked is lifted out of it. */
+  readonly isForCooking: boolean
 }
+const FOR_COOKING =
+  /\bfor (?:the )?(?:cooking|simmering|poaching|boiling|pot)\b|\b(?:cooking|simmering|poaching) (?:broth|stock|liquid|liquor|water|dashi)\b/i
 const FOR_FRYING = /\b(?:for|to) (?:deep[- ]|shallow[- ])?fry(?:ing)?\b/i
 const PULLED = /\b(?:torn|shredded|pulled|flaked|teased)\b/i
 const lineWords = new WeakMap<FormulaLine, LineWords>()
@@ -101,6 +105,7 @@ export function wordsOfLine(line: FormulaLine): LineWords {
     isEaten: statesEaten(line.text),
     isPulled: PULLED.test(line.prep),
     isForFrying: FOR_FRYING.test(line.text),
+    isForCooking: FOR_COOKING.test(line.text),
   }
   lineWords.set(line, made)
   return made
@@ -134,6 +139,8 @@ export interface StepPieces {
   readonly crumbles: boolean
   /** It cooks as it grew: whole, or in its skin. */
   readonly saysWhole: boolean
+  /** How long it goes on where no time is said, beside the usual: "briefly", "until completely smooth". */
+  readonly lasts: number
   /** How finely it breaks fat into droplets where it mixes: a spoon, a whisk, a running blade. */
   readonly tool: 'spoon' | 'whisk' | 'blade'
 }
@@ -163,6 +170,17 @@ const STRETCHES: readonly (readonly [words: RegExp, share: number])[] = [
 const PULLS = /\b(?:shred|pull|tear|torn|flake|tease|pick)(?:s|ed|ing|ding)?\b/i
 const MACHINE_RUNS =
   /\bwhile (?:still )?(?:blending|blitzing|processing)\b|\b(?:blender|motor|machine|processor|blades?) (?:is |still )*(?:running|on|going)\b/i
+const UNTIL_FINE =
+  /\b(?:very|completely|perfectly|totally|absolutely|really|super|ultra|utterly|beautifully) (?:smooth|fine)\b|\b(?:silky|velvety|silken)(?: smooth)?\b(?! tofu)|\bno (?:grains?|grit|bits|lumps)\b/i
+const BRIEFLY = /\b(?:briefly|a few (?:short )?(?:pulses|bursts|seconds)|just a (?:few )?seconds?)\b/i
+/** Practice: what is to be silky is blended two and a half times as long, what is done briefly an eighth. */
+const [FINE_TIMES, BRIEF_TIMES] = [2.5, 0.125]
+const WORKED: ReadonlySet<string> = new Set(['blend', 'whip', 'knead', 'mash', 'mix'])
+function lastsFor(text: string, operation: Step['operation']): number {
+  if (operation === null || !WORKED.has(operation)) return 1
+  if (BRIEFLY.test(text)) return BRIEF_TIMES
+  return operation === 'blend' && UNTIL_FINE.test(text) ? FINE_TIMES : 1
+}
 const WHISKS = /\b(?:whisk|beat|shake|emulsif)/i
 const WHOLE = /\b(?:whole|unpeeled|skins? on|in (?:their|its|the) (?:skins?|jackets?))\b/i
 const CRUMBLES = /\bcrumbl(?:e|es|ed|ing)\b/i
@@ -188,6 +206,7 @@ export function piecesOfStep(step: Step): StepPieces {
     pulls: PULLS.test(text),
     crumbles: CRUMBLES.test(text),
     saysWhole: WHOLE.test(text),
+    lasts: lastsFor(text, operation),
     tool: MACHINE_RUNS.test(text) ? 'blade' : WHISKS.test(text) ? 'whisk' : 'spoon',
   }
   stepPieces.set(step, made)

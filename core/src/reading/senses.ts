@@ -290,6 +290,9 @@ function sentenceFrom({ text }: Parsed, { from }: Clause): number {
   while (at > 0 && !'.;!?'.includes(text.charAt(at - 1))) at -= 1
   return at
 }
+const SQUEEZED_TOGETHER =
+  /^\s*(?:(?:it|them|everything|the mix(?:ture)?|handfuls(?: of (?:it|the mix(?:ture)?))?)\s+)?(?:well\s+|firmly\s+|tightly\s+)?(?:together|into (?:a |an |the |\d+ |small |firm |tight |even )*(?:balls?|patt(?:y|ies)|burgers?|shapes?|sausages?|logs?|clumps?|cakes?|ovals?))\b/iu
+const INTO_SHAPE = /\binto\b/iu
 const THROUGH_A_MILL =
   /\bthrough (?:a|an|the|your) (?:[a-zß-ɏ-]+ ){0,2}(?:ricer|mouli|food mill|mouli-légumes|potato press)\b/iu
 
@@ -314,6 +317,9 @@ function withVerb(said: Said): Told {
   // "Scoop out and pour away all but a spoonful of the oil".
   if (verb.word === 'scoop' && OUT.test(rest) && POURS_OIL_OFF.test(sentenceAfter(parsed, clause)))
     return does('drain')
+  // "Squeeze it together well": by hand, to make it hold; nothing is squeezed out.
+  if (verb.word === 'squeeze' && SQUEEZED_TOGETHER.test(rest))
+    return does(INTO_SHAPE.test(rest) ? 'shape' : 'mix')
   // "Pass it through a potato ricer".
   if (/^(?:pass|push|press|put|rub|work|run|force|squeeze)$/.test(verb.word) && THROUGH_A_MILL.test(rest))
     return does('mash')

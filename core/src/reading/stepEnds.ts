@@ -20,6 +20,10 @@ const BY_FRACTION: readonly (readonly [RegExp, number])[] = [
 /** What is in it stays: the liquid round it goes. */
 const LIQUID_GOES =
   /\b(?:liquid|liquor|stock|broth|dashi|juices?|wine|cooking water)\b[^.;]{0,24}\b(?:reduced?|halved|by)\b|\breduce (?:the )?(?:liquid|liquor|stock|broth|juices?|wine)\b/i
+/** "Until it has lost a third": of the whole, where no water or liquid is named. */
+const HAS_LOST =
+  /\b(?:until|till)\b[^.;]{0,24}\b(?:lost|loses|given (?:up|off)|gives (?:up|off)|shed|sheds)\s+(?:about |around |nearly |roughly )?(?:a |one |the )?(half|third|quarter|fifth|two[- ]thirds)\b(?! (?:of )?(?:its|the|their) (?:water|liquid|moisture))/i
+const LOST: Readonly<Record<string, number>> = { half: 0.5, third: 1 / 3, quarter: 0.25, fifth: 0.2 }
 const MOSTLY_GONE =
   /\b(?:until|till)\b[^.;]*\b(?:most|nearly all|almost all) (?:of )?(?:the |its |their )?(?:cooking )?(?:liquid|water|stock|broth|wine|juices?)\b[^.;,]{0,16}\b(?:absorbed|gone|evaporated|cooked (?:off|away)|boiled (?:off|away)|taken up|soaked up)\b|\b(?:until|till) (?:it|the (?:wine|liquid|stock|sherry|beer|brandy|vermouth)) (?:has|have|is) (?:all but|almost|nearly|mostly) (?:\w+ )?(?:gone|evaporated|disappeared|away|absorbed)\b/i
 /** What is left of it then. Practice. */
@@ -37,6 +41,8 @@ export function untilIn(text: string, operation: OperationId | null): Until | nu
   const left = PERCENT_LEFT.exec(text)
   if (left !== null)
     return { kind: 'keeps', fraction: Math.max(0.02, Number(left[1] ?? left[2] ?? left[3]) / 100) }
+  const lost = HAS_LOST.exec(text)
+  if (lost !== null) return { kind: 'keeps', fraction: 1 - (LOST[(lost[1] ?? '').toLowerCase()] ?? 2 / 3) }
   const mass = operation === 'shape' || operation === 'mix' ? null : TO_MASS.exec(text)
   if (mass !== null) {
     const massG = Number((mass[1] ?? '').replace(',', '.')) * (/^kg/i.test(mass[2] ?? '') ? 1000 : 1)

@@ -82,6 +82,9 @@ export const householdMixes: Readonly<Record<string, Short>> = {
       plain: { lines: { '1 tbsp miso': '', '1 tbsp tomato purée': '' }, expect: [less('umami', 0.8)] },
       gluten: {
         lines: { '80 g porridge oats': '80 g vital wheat gluten' },
+        steps: {
+          1: 'Crumble the tofu into a bowl and add the onion, gluten, tomato purée, miso and potato starch.',
+        },
         expect: [more('chewiness', 1), more('cohesion', 0.3)],
       },
     },
@@ -363,7 +366,11 @@ export const householdMixes: Readonly<Record<string, Short>> = {
         steps: { 0: 'Stir the aquafaba with the cream of tartar.', 1: 'Stir in the sugar.' },
         expect: [less('firmness', 1)],
       },
-      oily: { lines: { '1/2 tsp cream of tartar': '2 tbsp olive oil' }, expect: [less('firmness', 0.5)] },
+      oily: {
+        lines: { '1/2 tsp cream of tartar': '2 tbsp olive oil' },
+        steps: { 0: 'Whisk the aquafaba with the olive oil for 6 minutes.' },
+        expect: [less('firmness', 0.5)],
+      },
     },
   },
   'whipped-coconut': {
@@ -458,7 +465,7 @@ export const householdMixes: Readonly<Record<string, Short>> = {
     but: {
       thin: {
         lines: { '50 g plain flour': '15 g plain flour' },
-        expect: [thinner(2), under('starch')],
+        expect: [thinner(2), under('viscosity')],
       },
       thick: { lines: { '50 g plain flour': '120 g plain flour' }, expect: [thicker(2), over('starch')] },
     },
