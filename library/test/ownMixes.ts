@@ -1,5 +1,6 @@
 import { dairyMixes } from './mixes/dairyMixes'
 import { householdMixes } from './mixes/householdMixes'
+import { paragraphMixes } from './mixes/paragraphMixes'
 import { sauceMixes } from './mixes/sauceMixes'
 import type { Short } from './mixes/shorthand'
 import { solidMixes } from './mixes/solidMixes'
@@ -63,12 +64,29 @@ const ORDER: readonly string[] = [
   'butter-cultured',
   'yolk-carrot-dip',
   'tuna-chickpea',
+  'lamb-mince-soya',
+  'meatloaf-lentil',
+  'chicken-fried-gluten',
+  'chicken-thigh-soycurls',
+  'steak-mushroom-gluten',
+  'ham-glazed-slices',
+  'sausage-fresh-bean',
+  'fish-banana-blossom',
+  'omelette-mung',
+  'egg-white-fried',
+  'sauce-lemon-egg',
+  'ricotta-tofu-lemon',
+  'dressing-caesar',
+  'whipped-soy-cream',
+  'gouda-carrageenan',
+  'sauce-white-cauliflower',
 ]
 const SHORTS: Readonly<Record<string, Short>> = {
   ...dairyMixes,
   ...sauceMixes,
   ...solidMixes,
   ...householdMixes,
+  ...paragraphMixes,
 }
 
 const LOCKED_EVERY = 3
