@@ -1,6 +1,8 @@
-import type { PartAssessment } from '@frijol/core/model'
+import { assess } from '@frijol/core/assess'
+import { defaultKitchen, type PartAssessment } from '@frijol/core/model'
 import { describe, expect, it } from 'vitest'
-import { assessed } from '../test/pasted'
+import { assessed, dishOf } from '../test/pasted'
+import { library } from '.'
 
 function made(list: readonly string[], steps: readonly string[]): PartAssessment {
   const method = steps.map((step, at) => `${at + 1}. ${step}`)
@@ -70,6 +72,24 @@ describe('what a step leaves', () => {
     expect(minutes('until completely smooth.')).toBeGreaterThan(2 * minutes('well.'))
     expect(minutes('briefly.')).toBeLessThan(0.5 * minutes('well.'))
     expect(minutes('for 3 minutes until silky.')).toBe(3)
+  })
+
+  it('holds together where pulses were ground raw, and sets from the outside in', () => {
+    const holdOf = (pulses: string, first: string, minutes: number): number => {
+      const dish = dishOf(
+        `A dish\n\nIngredients\n${pulses}\n1 tsp salt\noil for deep-frying\n\nMethod\n1. ${first}\n2. Pulse the chickpeas with the salt in a food processor to coarse crumbs.\n3. Shape into 20 balls.\n4. Deep-fry at 175 C for ${minutes} minutes.`,
+      )
+      const parts = dish.parts.map((part) => ({ ...part, family: 'bound-patty' as const }))
+      const [part] = assess({ ...dish, parts }, library, defaultKitchen).parts
+      return part?.ratios.find(({ id }) => id === 'hold-hot')?.value ?? Number.NaN
+    }
+    const raw = holdOf('250 g dried chickpeas', 'Soak the chickpeas overnight and drain.', 6)
+    const boiled = holdOf('500 g cooked chickpeas', 'Drain the chickpeas.', 6)
+    expect(raw).toBeGreaterThan(boiled + 0.2)
+    const hardly = holdOf('250 g dried chickpeas', 'Soak the chickpeas overnight and drain.', 1)
+    const through = holdOf('250 g dried chickpeas', 'Soak the chickpeas overnight and drain.', 12)
+    expect(hardly).toBeLessThan(raw)
+    expect(through).toBeGreaterThan(raw)
   })
 
   it('is crisp where sheets of rice paper are baked, whatever they were dipped in', () => {

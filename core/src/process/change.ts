@@ -26,6 +26,8 @@ const MIX_TAU_MIN = 12
 const PULSED_FLOOR_MM = 3
 const PULSES_PER_MIN = 12
 const PULSE_FALL = 4
+/** Raw soaked pulses come to crumbs with a third of paste in three minutes. Practice. */
+const RAW_PULSE_SMEARS_MIN = 7
 const CURD_SMEARS_MIN = 4
 /** Mashing leaves a third in pieces. Practice. */
 const MASHED_MM = 4
@@ -84,8 +86,13 @@ function pulse(bench: Bench, minutes: number): void {
     if (size > PULSED_FLOOR_MM) bench.rows[at] = PULSED_FLOOR_MM + (size - PULSED_FLOOR_MM) * fall
     // Soft curds smear as they are pulsed.
     const coarse = row * STRIDE + COARSE
-    if (bench.entry(row).gels === 'stands')
-      bench.rows[coarse] = (bench.rows[coarse] ?? 0) * Math.exp(-minutes / CURD_SMEARS_MIN)
+    const smears =
+      bench.entry(row).gels === 'stands'
+        ? CURD_SMEARS_MIN
+        : bench.program.rows[row]?.isMilled === true
+          ? RAW_PULSE_SMEARS_MIN
+          : Number.POSITIVE_INFINITY
+    bench.rows[coarse] = (bench.rows[coarse] ?? 0) * Math.exp(-minutes / smears)
   }
 }
 

@@ -1,4 +1,4 @@
-import { FAT, type FoodEntry, INERT, type Program, PROTEIN, SOLID, STARCH, WATER } from '../program'
+import { FAT, type FoodEntry, INERT, type Program, PROTEIN, type Row, SOLID, STARCH, WATER } from '../program'
 import {
   ACID_KEPT,
   BROWNED,
@@ -131,10 +131,10 @@ function addParticles(sums: Sums, entry: FoodEntry, rows: Float64Array, from: nu
     solids * (1 - inPieces) * (poolIn(rows, from, STARCH) > 0 ? (rows[from + SWOLLEN] ?? 0) : 0)
 }
 
-function addStarch(sums: Sums, entry: FoodEntry, rows: Float64Array, from: number): void {
+function addStarch(sums: Sums, { source: { entry }, isMilled }: Row, rows: Float64Array, from: number): void {
   const grams = poolIn(rows, from, STARCH)
   if (grams <= 0) return
-  const isInCells = entry.food?.foodClass === 'pulse' && entry.matter !== STARCH
+  const isInCells = !isMilled && entry.food?.foodClass === 'pulse' && entry.matter !== STARCH
   const swollen = grams * (rows[from + SWOLLEN] ?? 0) * (isInCells ? CELL_STARCH : 1)
   const thinned = rows[from + THINNED] ?? 0
   const pieces = entry.matter === STARCH ? 0 : (rows[from + COARSE] ?? 0)
@@ -225,7 +225,7 @@ export function addRow(
   sums.peakG += massG * (rows[from + PEAK_C] ?? 0)
   sums.brownedG += massG * (rows[from + BROWNED] ?? 0)
   addParticles(sums, entry, rows, from, massG)
-  addStarch(sums, entry, rows, from)
+  addStarch(sums, of, rows, from)
   addProtein(sums, entry, of.isWashed, rows, from)
   addAgent(sums, entry, rows, from, massG)
   addCoverage(sums, program, entry, rows, from, massG)

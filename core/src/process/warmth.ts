@@ -62,6 +62,10 @@ export const AT_TEMPERATURE = 0.7
 const THIN_SHARE = 0.8
 const BOILING_C = 98
 const PROTEIN_SET_C = [65, 90] as const
+/** Volume inside a part of the way to the middle, by that part squared. */
+const INNER_POWER: Readonly<Record<Shape, number>> = { slab: 0.5, cylinder: 1, sphere: 1.5 }
+/** Before that the outside is no more than a skin, min. Practice. */
+const WARM_THROUGH_MIN = 2
 export const ROOM_C = 20
 
 /** The temperature that a surface feels, C. */
@@ -208,6 +212,22 @@ function coolDown({ lots, lotAt }: Bench, coreC: number, minutes: number): void 
   if (coreC < COLD_C) lots[lotAt + COLD_H] = (lots[lotAt + COLD_H] ?? 0) + minutes / 60
 }
 
+/**
+ * Share of a body that has set: its outside is as hot as wet food gets long before its core is, and warmth falls with the
+ * square of the way in.
+ */
+function setShare(bench: Bench, coreC: number, minutes: number): number {
+  const { op } = bench
+  const core = rising(coreC, PROTEIN_SET_C[0], PROTEIN_SET_C[1])
+  const isBody = op.form !== 'pieces' && op.form !== 'crumble'
+  if (core >= 1 || !isBody || op.spec === null || SURFACE_H[op.spec.medium] === 0) return core
+  const surfaceC = Math.min(WET_CORE_C, feltC(bench))
+  const setC = (PROTEIN_SET_C[0] + PROTEIN_SET_C[1]) / 2
+  if (surfaceC <= setC || coreC >= setC) return core
+  const inner = ((setC - coreC) / (surfaceC - coreC)) ** INNER_POWER[SHAPE[op.form]]
+  return Math.max(core, (1 - inner) * (1 - Math.exp(-minutes / WARM_THROUGH_MIN)))
+}
+
 /** Marks what a step's heat and time did to each food. @param lostShare of the lot's mass that left as vapour */
 export function remember(
   bench: Bench,
@@ -217,7 +237,7 @@ export function remember(
   lostShare: number,
 ): void {
   const { op, rows } = bench
-  const set = rising(coreC, PROTEIN_SET_C[0], PROTEIN_SET_C[1])
+  const set = setShare(bench, coreC, minutes)
   const which = op.rows
   for (let at = 0; at < which.length; at += 1) {
     const row = which[at] ?? 0

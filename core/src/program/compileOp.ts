@@ -317,6 +317,7 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
   }
   writer.ops.push(op)
   if (spec?.id === 'wash-gluten') writer.wash(lot.rows)
+  if (spec !== null && MILLS.has(spec.id) && !lot.isCooked) writer.mill(lot.rows)
   settle(writer, lot, op, listed)
 }
 
@@ -333,6 +334,8 @@ const isDipped = (id: OperationId, step: Step): boolean =>
   id === 'coat' && piecesOfStep(step).isDipped && !piecesOfStep(step).isInDish
 /** What was blended or mashed has left its share on the bowl: the same bowl takes no second one. */
 const BOWLED: ReadonlySet<OperationId> = new Set(['blend', 'mash', 'rice'])
+/** Blades and mills that break raw cells. */
+const MILLS: ReadonlySet<OperationId> = new Set(['blend', 'rice', 'grate', 'mash'])
 const DRAINS: ReadonlySet<OperationId> = new Set(['drain', 'rinse', 'desalt'])
 
 /** More than this of nuts, flour or fat, and it is a batter with air in it. Practice. */

@@ -44,6 +44,8 @@ export interface Row {
   readonly isForCooking: boolean
   /** Its flour was washed: its protein is gluten. */
   readonly isWashed: boolean
+  /** A dry pulse that was soaked and ground raw: it binds and sets as its flour does. */
+  readonly isMilled: boolean
 }
 
 interface TakeBase {

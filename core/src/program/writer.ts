@@ -99,6 +99,7 @@ export class Writer {
       isForFrying: false,
       isForCooking: false,
       isWashed: false,
+      isMilled: false,
       ...known,
     })
     this.rawG.push(rawG)
@@ -110,6 +111,15 @@ export class Writer {
     for (const at of rows) {
       const row = this.rows[at]
       if (row?.source.entry.hasGluten === true) this.rows[at] = { ...row, isWashed: true }
+    }
+  }
+
+  /** Pulses that are ground before any heat has set them. */
+  mill(rows: readonly number[]): void {
+    for (const at of rows) {
+      const row = this.rows[at]
+      if (row?.source.entry.isDry === true && row.source.food?.foodClass === 'pulse')
+        this.rows[at] = { ...row, isMilled: true }
     }
   }
 
