@@ -142,7 +142,7 @@ function sheetMm(writer: Writer, rows: readonly number[]): number | null {
     else if (entry !== undefined && !entry.isLiquid && !entry.isSolute && entry.food?.foodClass !== 'fat')
       restG += grams
   }
-  return sheetG > restG ? SHEET_MM : null
+  return writer.decisions.larger(sheetG, restG) ? SHEET_MM : null
 }
 
 /** A liquid, with no more in it than what seasons it. */

@@ -103,12 +103,16 @@ function takeMade(t: Taking, verb: Verb | null, { said, role }: Pick<Mention, 's
 const COVERS = 3
 const PLENTY =
   /\b(?:plenty|lots|a (?:large|big|deep) (?:pan|pot|bowl)(?:ful)?|a pan|a pot|a bowl) of\b[^.;]{0,20}\bwater\b/iu
+/** "In boiling water", and not "in the water": of the list it would be the latter. */
+const ANY_WATER =
+  /\b(?:in|with|under) (?:(?:very|just|freshly)[- ])?(?:(?:boiling|boiled|hot|warm|cold|cool|lukewarm|tepid|fresh|salted) )?water\b/iu
 /** "Boil the cashews in plenty of water", where the list's cup of water is for the blender. */
 function isOfTheTap(t: Taking, of: Named, { isWhole }: Extract<Mention, { kind: 'named' }>): boolean {
   if (t.operation === null || !BATHES.has(t.operation)) return false
   const isPlenty = PLENTY.test(t.doing.parsed.text)
   const isLater = t.stage.hasEverythingAfter(t.text)
-  if (isPlenty && isLater) return true
+  const isAny = ANY_WATER.test(t.doing.parsed.text) && t.stage.isPouredOff(t.text)
+  if ((isPlenty || isAny) && isLater) return true
   if (!isPlenty && (isWhole || !isLater)) return false
   const foods = t.takes.lines.map((one) => one.of)
   return judge(t.scene.reading, [...foods, of], (massOf) => {

@@ -36,11 +36,15 @@ export interface WalkMark {
   readonly lastHeat: OperationId | null
 }
 
+const DRAINS_OFF = /\b(?:drain|strain|rinse|discard the water|pour off|tip away)/iu
+
 /** Where in a method things are named last; -1 where they are not. */
 export interface Ahead {
   readonly lastNamed: ReadonlyMap<string, number>
   readonly lastWater: number
   readonly lastEverything: number
+  /** For each text, whether something is poured off in it: 1 or 0. */
+  readonly drains: string
 }
 
 /** What a text of the method names, before it is read. */
@@ -128,7 +132,8 @@ export class Walk {
       if (glance.hasWater) lastWater = at
       if (glance.hasEverything || (glance.hasLot && at > 0)) lastEverything = at
     })
-    this.ahead = { lastNamed, lastWater, lastEverything }
+    const drains = texts.map((text) => (DRAINS_OFF.test(text) ? '1' : '0')).join('')
+    this.ahead = { lastNamed, lastWater, lastEverything, drains }
     this.#stage = {
       bench: this.bench,
       lines: named.filter(({ kind }) => kind === 'line'),
@@ -136,6 +141,7 @@ export class Walk {
       lastNamed,
       lastWater,
       hasEverythingAfter: (text) => lastEverything > text,
+      isPouredOff: (text) => drains.slice(text, text + 2).includes('1'),
     }
     this.#scene = { names, kitchen, reading, bench: this.bench }
   }
