@@ -58,7 +58,7 @@ const allowed = {
   statistics: [],
   sensory: ['model', 'chance', 'statistics'],
   experiment: ['model', 'chance', 'statistics'],
-  day: ['model', 'measure', 'program', 'texture', 'assess', 'schedule', 'series'],
+  day: ['model', 'measure', 'program', 'texture', 'rules', 'assess', 'schedule', 'series'],
   tune: [
     'model',
     'measure',

@@ -26,13 +26,19 @@ const OPENED = [
   ['another way', '/dish/moussaka/mix', 'Another way …', 'without'],
 ] as const
 
+/** What a theme alone can break: the same page has passed every rule in the other. */
+const COLOUR_RULES = ['color-contrast', 'link-in-text-block']
+/** Nobody reads which elements passed, and no page has a frame. */
+const axe = (page: Page): AxeBuilder =>
+  new AxeBuilder({ page }).setLegacyMode(true).options({ resultTypes: ['violations'] })
+
 /** axe in both themes where it is wide, in the screen's own where it is narrow (colours are the same), and nothing cut off sideways. */
 async function expectSound(page: Page, name: string): Promise<void> {
   const own = await page.evaluate(() => document.documentElement.getAttribute('data-theme') ?? '')
   const isWide = (page.viewportSize()?.width ?? 0) > 1000
   for (const theme of isWide ? ['', 'service'] : [own]) {
     await page.evaluate((chosen) => document.documentElement.setAttribute('data-theme', chosen), theme)
-    const { violations } = await new AxeBuilder({ page }).analyze()
+    const { violations } = await (theme === own ? axe(page) : axe(page).withRules(COLOUR_RULES)).analyze()
     expect(violations.map(({ id, nodes }) => `${name} ${theme}: ${id} ${nodes[0]?.html ?? ''}`)).toEqual([])
   }
   await page.evaluate((theme) => document.documentElement.setAttribute('data-theme', theme), own)

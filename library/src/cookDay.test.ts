@@ -9,7 +9,6 @@ import {
   followedBy,
   hasSlipped,
   heatingCurve,
-  keeps,
   liveOf,
   madeTrial,
   measuresFor,
@@ -24,6 +23,7 @@ import {
   weighLines,
   type WeighRun,
 } from '@frijol/core/day'
+import { keeps } from '@frijol/core/rules'
 import { assess } from '@frijol/core/assess'
 import { randomFrom } from '@frijol/core/chance'
 import { readRecipes } from '@frijol/core/interchange'

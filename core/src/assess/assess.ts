@@ -21,6 +21,7 @@ import {
   findingKey,
   type Found,
   isAnimal,
+  keptTooLong,
   limitFindings,
   type PartTime,
   type PortionFood,
@@ -144,8 +145,34 @@ function dishFindings(
     ...time,
     ...animals,
     ...missing,
+    ...putAway(dish, works, library),
     ...keptInMind(dish, assessment, kitchen),
   ]
+}
+
+/** A food that is more than a trace says how long a part keeps. Practice. */
+const TRACE = 0.03
+/** What the recipe's words say of keeping, against what is served: the part that no other takes. */
+function putAway(dish: Dish, works: readonly PartWork[], library: Library): Finding[] {
+  const taken = new Set(works.flatMap(({ takes }) => [...takes.keys()]))
+  const [served] = works
+    .filter(({ assessment }) => !taken.has(assessment.partId))
+    .sort((a, b) => b.assessment.cookedMassG - a.assessment.cookedMassG)
+  if (served === undefined) return []
+  const { assessment, state } = served
+  const classes = assessment.lines.flatMap(({ foodId, share }) => {
+    const food = foodId === null ? undefined : library.ingredients.get(foodId)
+    return food === undefined || (share ?? 0) < TRACE ? [] : [food.foodClass]
+  })
+  const massG = Math.max(1, state.cooked.massG)
+  const texts = dish.written.length > 0 ? dish.written : dish.parts.flatMap(({ steps }) => steps)
+  return keptTooLong([dish.note, ...texts.map(({ text }) => text)], {
+    family: assessment.family,
+    classes,
+    waterPct: (100 * state.cooked.waterG) / massG,
+    fatPct: (100 * state.cooked.fatG) / massG,
+    pH: state.pH.value,
+  }).map((found) => placed(found, assessment.partId))
 }
 
 /** What the dish does again that this kitchen has set aside. */

@@ -1,8 +1,8 @@
 import { assess } from '../assess'
+import { keeps } from '../rules'
 import { attributeName } from '../model'
 import type { Assessment, CookSession, Dish, Kitchen, Leftover, Library, Trial } from '../model'
 import { checksOfDay, type PartCheck } from './checked'
-import { keeps } from './keeping'
 import { measured, withMasses } from './masses'
 import { asMadeOf, weighLines } from './weigh'
 

@@ -11,7 +11,6 @@ export {
   tubLabel,
 } from './close'
 export { heatingCurve, type HeatingStep } from './heating'
-export { type Kept, keeps } from './keeping'
 export {
   beginSession,
   checkUntilMs,

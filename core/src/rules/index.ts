@@ -11,6 +11,7 @@ export {
 } from './aim'
 export { doseFindings, type Portion, type PortionFood } from './doses'
 export { byHarm, findingKey, type Found } from './finding'
+export { type Kept, keeps, keptTooLong, type PutAway, saidToKeep } from './keeping'
 export { lineFindings } from './lines'
 export { runFindings } from './run'
 export { labelFindings, safetyFindings } from './safety'

@@ -6,7 +6,7 @@ const KINDS: readonly (readonly [RegExp, string])[] = [
   [/^unit-slip/, 'Slip'],
   [/^limit-|^portion-mass/, 'Limit'],
   [/^allergen-conflict|^without-/, 'Aim'],
-  [/^safety-|^dose-/, 'Safety'],
+  [/^safety-|^dose-|^kept-too-long/, 'Safety'],
   [/^ratio-/, 'Ratio'],
   [/^weigh-this|^below-scale|^fluid|^liquid|^drained/, 'Measure'],
   [/^kept-in-mind/, 'Tried'],

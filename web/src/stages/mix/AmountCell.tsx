@@ -2,7 +2,7 @@ import { formatAmount } from '@frijol/core/measure'
 import type { FormulaLine } from '@frijol/core/model'
 import { type KeyboardEvent, useState } from 'react'
 import { commands, nudged, run, withAmountText } from '../../store'
-import { LoneField } from '../../ui'
+import { LoneField, toast } from '../../ui'
 
 const OPEN: Readonly<Record<string, string>> = {
   'to-taste': 'to taste',
@@ -31,6 +31,12 @@ export function AmountCell({ partId, line }: { partId: string; line: FormulaLine
     if (draft !== null && draft.trim() === '' && line.amount !== null) {
       const emptied = withAmountText(line, '')
       if (emptied !== null) run(commands.rewriteLine(partId, emptied))
+    }
+    if (isWrong && draft !== null) {
+      const kept = amountText(line)
+      toast(
+        `“${draft.trim()}” does not read as an amount. ${kept === '' ? 'The line stays without one' : `It stays ${kept}`}.`,
+      )
     }
     setDraft(null)
     setWrong(false)
