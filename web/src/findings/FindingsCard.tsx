@@ -45,12 +45,6 @@ export function FindingsCard({
         {shown.map((finding) => (
           <FindingRow key={findingKey(finding)} finding={finding} />
         ))}
-        {withAllergens && allergens.length > 0 && (
-          <li className="flex items-start gap-2 py-1 text-sm">
-            <Tag tone="sky">Allergens</Tag>
-            <span>{allergens.join(', ')}</span>
-          </li>
-        )}
       </ul>
       {more.length > 0 && (
         <Folded className="mt-1 text-sm" summary={`${more.length} more, less pressing`}>
@@ -62,6 +56,12 @@ export function FindingsCard({
             </ul>
           )}
         </Folded>
+      )}
+      {withAllergens && allergens.length > 0 && (
+        <p className="m-0 flex items-start gap-2 py-1 text-sm">
+          <Tag tone="sky">Allergens</Tag>
+          <span>{allergens.join(', ')}</span>
+        </p>
       )}
       {settled.length > 0 && (
         <details className="mt-1 text-sm">
