@@ -18,6 +18,9 @@ describe('what a step leaves', () => {
     const together = made(TOFU, [...mixed, 'Squeeze together well.'])
     expect(together.steps.at(-1)?.lost).toEqual([])
     expect(made(TOFU, [...mixed, 'Squeeze it firmly into balls.']).cookedMassG).toBeGreaterThan(460)
+    expect(made(TOFU, [...mixed, 'Squeeze it into a ball to get the liquid out.']).cookedMassG).toBeLessThan(
+      460,
+    )
     expect(made(TOFU, ['Squeeze the water out of the tofu.', 'Mix in the oats.']).cookedMassG).toBeLessThan(
       420,
     )
@@ -49,6 +52,31 @@ describe('what a step leaves', () => {
       ['Simmer the potatoes in the stock for 15 minutes.'],
     )
     expect(soup.cookedMassG).toBeGreaterThan(1000)
+  })
+
+  it('is the whole stew where oil or a little wine is for cooking', () => {
+    const stew = ['400 g tomato passata', '400 g cooked chickpeas', '2 tbsp oil for cooking']
+    const method = [
+      'Fry the chickpeas in the oil for 3 minutes.',
+      'Add the passata and simmer for 5 minutes.',
+    ]
+    expect(made(stew, method).cookedMassG).toBeGreaterThan(700)
+    expect(
+      made([...stew, '60 ml red wine for cooking'], ['Simmer everything for 5 minutes.']).cookedMassG,
+    ).toBeGreaterThan(750)
+  })
+
+  it('is the water of the list where it is what food soaks in, and of the tap where it is wanted later', () => {
+    const soaked = made(
+      ['100 g dried soya mince', '400 ml hot water'],
+      ['Soak the mince in hot water for 15 minutes, then drain.'],
+    )
+    expect(soaked.unused).toEqual([])
+    const creamed = made(
+      ['140 g raw cashews', '240 ml water', '3 g salt'],
+      ['Soak the cashews in boiling water for 30 minutes and drain.', 'Blend everything until smooth.'],
+    )
+    expect(creamed.cookedMassG).toBeGreaterThan(380)
   })
 
   it('is what the words say is left of a curd in its cloth', () => {
@@ -86,6 +114,12 @@ describe('what a step leaves', () => {
     const raw = holdOf('250 g dried chickpeas', 'Soak the chickpeas overnight and drain.', 6)
     const boiled = holdOf('500 g cooked chickpeas', 'Drain the chickpeas.', 6)
     expect(raw).toBeGreaterThan(boiled + 0.2)
+    const cooked = holdOf(
+      '250 g dried chickpeas',
+      'Soak the chickpeas overnight, drain and boil for 60 minutes, then drain.',
+      6,
+    )
+    expect(raw).toBeGreaterThan(cooked + 0.2)
     const hardly = holdOf('250 g dried chickpeas', 'Soak the chickpeas overnight and drain.', 1)
     const through = holdOf('250 g dried chickpeas', 'Soak the chickpeas overnight and drain.', 12)
     expect(hardly).toBeLessThan(raw)

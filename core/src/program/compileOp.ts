@@ -16,7 +16,7 @@ import {
   phaseAfter,
   wrappedIn,
 } from './lotShape'
-import { specOf } from './operations'
+import { isHeating, specOf } from './operations'
 import type { Op, Source, Take } from './program'
 import { rateFor } from './rates'
 import { bornRow, droppedRows, handlingOf, isBreaded, isFat, mediumRows, tapRatio } from './surroundings'
@@ -317,7 +317,8 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
   }
   writer.ops.push(op)
   if (spec?.id === 'wash-gluten') writer.wash(lot.rows)
-  if (spec !== null && MILLS.has(spec.id) && !lot.isCooked) writer.mill(lot.rows)
+  if (spec !== null && MILLS.has(spec.id)) writer.mill(lot.rows)
+  if (spec !== null && isHeating(spec.id)) writer.heat(lot.rows)
   settle(writer, lot, op, listed)
 }
 

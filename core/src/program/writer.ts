@@ -118,9 +118,15 @@ export class Writer {
   mill(rows: readonly number[]): void {
     for (const at of rows) {
       const row = this.rows[at]
-      if (row?.source.entry.isDry === true && row.source.food?.foodClass === 'pulse')
-        this.rows[at] = { ...row, isMilled: true }
+      const isRaw = row?.source.entry.isDry === true && !this.#heated.has(at)
+      if (isRaw && row.source.food?.foodClass === 'pulse') this.rows[at] = { ...row, isMilled: true }
     }
+  }
+
+  readonly #heated = new Set<number>()
+  /** Heat has come to these rows: what is ground after it is a paste of cooked food. */
+  heat(rows: readonly number[]): void {
+    for (const at of rows) this.#heated.add(at)
   }
 
   /** What lies in a broth for cooking, or as a dough in far more than its own weight of it, is served without it. */
@@ -128,9 +134,23 @@ export class Writer {
     for (const { op: at, rows, hasLiquor, isDough } of this.bench.values()) {
       const op = this.ops[at]
       if (op?.spec == null || op.isDrained || !hasLiquor) continue
-      const isForCooking = rows.some((row) => this.rows[row]?.isForCooking === true)
-      if (isForCooking || (isDough && this.#isFarMore(op))) this.ops[at] = { ...op, isDrained: true }
+      if (this.#isForCooking(rows) || (isDough && this.#isFarMore(op)))
+        this.ops[at] = { ...op, isDrained: true }
     }
+  }
+
+  /** Whether more of it than not is a liquid that was listed for cooking: oil for the pan is none. */
+  #isForCooking(rows: readonly number[]): boolean {
+    let brothG = 0
+    let restG = 0
+    for (const at of rows) {
+      const row = this.rows[at]
+      const isBroth =
+        row?.isForCooking === true && row.source.entry.isLiquid && row.source.food?.foodClass !== 'fat'
+      if (isBroth) brothG += this.rawG[at] ?? 0
+      else restG += this.rawG[at] ?? 0
+    }
+    return brothG > 0 && this.decisions.larger(brothG, restG)
   }
 
   /** Whether the liquid that a dough was laid in is far more than the dough. */
@@ -237,6 +257,7 @@ export class Writer {
     const whole = this.rawG[from] ?? 0
     const to = this.row(row.source, { ...row, line: -1, fraction: 0, presoak: null }, whole * share)
     this.rawG[from] = whole * (1 - share)
+    if (this.#heated.has(from)) this.#heated.add(to)
     this.copies.push({ from, to, share })
     return to
   }

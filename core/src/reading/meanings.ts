@@ -111,8 +111,10 @@ function isOfTheTap(t: Taking, of: Named, { isWhole }: Extract<Mention, { kind: 
   if (t.operation === null || !BATHES.has(t.operation)) return false
   const isPlenty = PLENTY.test(t.doing.parsed.text)
   const isLater = t.stage.hasEverythingAfter(t.text)
-  const isAny = ANY_WATER.test(t.doing.parsed.text) && t.stage.isPouredOff(t.text)
-  if ((isPlenty || isAny) && isLater) return true
+  // What is poured off again, where "everything" is to come with the list's water in it.
+  const isAny =
+    ANY_WATER.test(t.doing.parsed.text) && t.stage.isPouredOff(t.text) && t.stage.hasAllAfter(t.text)
+  if (isAny || (isPlenty && isLater)) return true
   if (!isPlenty && (isWhole || !isLater)) return false
   const foods = t.takes.lines.map((one) => one.of)
   return judge(t.scene.reading, [...foods, of], (massOf) => {

@@ -292,6 +292,7 @@ function sentenceFrom({ text }: Parsed, { from }: Clause): number {
 }
 const SQUEEZED_TOGETHER =
   /^\s*(?:(?:it|them|everything|the mix(?:ture)?|handfuls(?: of (?:it|the mix(?:ture)?))?)\s+)?(?:well\s+|firmly\s+|tightly\s+)?(?:together|into (?:a |an |the |\d+ |small |firm |tight |even )*(?:balls?|patt(?:y|ies)|burgers?|shapes?|sausages?|logs?|clumps?|cakes?|ovals?))\b/iu
+const WETNESS = /\b(?:water|liquid|moisture|juices?|dry)\b/iu
 const INTO_SHAPE = /\binto\b/iu
 const THROUGH_A_MILL =
   /\bthrough (?:a|an|the|your) (?:[a-zß-ɏ-]+ ){0,2}(?:ricer|mouli|food mill|mouli-légumes|potato press)\b/iu
@@ -318,7 +319,7 @@ function withVerb(said: Said): Told {
   if (verb.word === 'scoop' && OUT.test(rest) && POURS_OIL_OFF.test(sentenceAfter(parsed, clause)))
     return does('drain')
   // "Squeeze it together well": by hand, to make it hold; nothing is squeezed out.
-  if (verb.word === 'squeeze' && SQUEEZED_TOGETHER.test(rest))
+  if (verb.word === 'squeeze' && SQUEEZED_TOGETHER.test(rest) && !WETNESS.test(full))
     return does(INTO_SHAPE.test(rest) ? 'shape' : 'mix')
   // "Pass it through a potato ricer".
   if (/^(?:pass|push|press|put|rub|work|run|force|squeeze)$/.test(verb.word) && THROUGH_A_MILL.test(rest))

@@ -15,6 +15,8 @@ export interface Stage {
   readonly lastWater: number
   /** Whether a later text takes everything that is left. */
   readonly hasEverythingAfter: (text: number) => boolean
+  /** Whether a later text takes everything that is listed. */
+  readonly hasAllAfter: (text: number) => boolean
   /** Whether this text, or the next, pours off what food lay in. */
   readonly isPouredOff: (text: number) => boolean
 }

@@ -30,6 +30,7 @@ export interface ReadWhole {
 const isAheadAlike = (a: Ahead, b: Ahead): boolean =>
   a.lastWater === b.lastWater &&
   a.lastEverything === b.lastEverything &&
+  a.lastAll === b.lastAll &&
   a.drains === b.drains &&
   a.lastNamed.size === b.lastNamed.size &&
   [...a.lastNamed].every(([id, at]) => b.lastNamed.get(id) === at)

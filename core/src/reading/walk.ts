@@ -43,6 +43,8 @@ export interface Ahead {
   readonly lastNamed: ReadonlyMap<string, number>
   readonly lastWater: number
   readonly lastEverything: number
+  /** Where everything is taken, and not only what was made. */
+  readonly lastAll: number
   /** For each text, whether something is poured off in it: 1 or 0. */
   readonly drains: string
 }
@@ -53,6 +55,7 @@ interface Glance {
   readonly hasWater: boolean
   readonly hasEverything: boolean
   readonly hasLot: boolean
+  readonly drains: boolean
 }
 /** Texts as they were glanced at before, against the same names. */
 export type Glances = Map<string, Glance>
@@ -91,6 +94,7 @@ function glanceAt(text: string, names: Names): Glance {
         (stem === 'ingredient' &&
           tokens.slice(Math.max(0, at - 3), at).some(({ text: word }) => word === 'all')),
     ),
+    drains: DRAINS_OFF.test(text),
     hasLot: tokens.some(({ text: word }) => word === 'lot'),
   }
 }
@@ -125,15 +129,18 @@ export class Walk {
     const lastNamed = new Map<string, number>()
     let lastWater = -1
     let lastEverything = -1
+    let lastAll = -1
+    let drains = ''
     texts.forEach((text, at) => {
       const glance = glances.get(text) ?? glanceAt(text, names)
       glances.set(text, glance)
       for (const id of glance.ids) lastNamed.set(id, at)
       if (glance.hasWater) lastWater = at
       if (glance.hasEverything || (glance.hasLot && at > 0)) lastEverything = at
+      if (glance.hasEverything) lastAll = at
+      drains += glance.drains ? '1' : '0'
     })
-    const drains = texts.map((text) => (DRAINS_OFF.test(text) ? '1' : '0')).join('')
-    this.ahead = { lastNamed, lastWater, lastEverything, drains }
+    this.ahead = { lastNamed, lastWater, lastEverything, lastAll, drains }
     this.#stage = {
       bench: this.bench,
       lines: named.filter(({ kind }) => kind === 'line'),
@@ -141,6 +148,7 @@ export class Walk {
       lastNamed,
       lastWater,
       hasEverythingAfter: (text) => lastEverything > text,
+      hasAllAfter: (text) => lastAll > text,
       isPouredOff: (text) => drains.slice(text, text + 2).includes('1'),
     }
     this.#scene = { names, kitchen, reading, bench: this.bench }
