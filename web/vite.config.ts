@@ -73,7 +73,10 @@ export default defineConfig({
               test: /[\\/]core[\\/]src[\\/](?!model|interchange|tune|solver|swap|day|schedule|chance|sensory|statistics|experiment|history|diagnosis|nextTrial|series)/,
               priority: 1,
             },
-            { name: 'ui', test: /[\\/]web[\\/]src[\\/]ui[\\/](?!FinderList|Toasts|dragging|marks)/ },
+            {
+              name: 'ui',
+              test: /[\\/]web[\\/]src[\\/]ui[\\/](?!FinderList|Toasts|dragging|marks|Folded|LoneField|DragNumber|BandSlider)/,
+            },
           ],
         },
       },
