@@ -13,6 +13,7 @@ describe('how long words keep a dish in the fridge', () => {
     ['Can be stored in an airtight box in the fridge for up to four days.', 4],
     ['Leftovers: fridge, use within 3 days.', 3],
     ['Keep in the fridge for one more day.', 1],
+    ['It keeps for twenty-one days in the fridge.', 21],
   ])('%s', (words, days) => {
     expect(saidToKeep([words])).toBe(days)
   })

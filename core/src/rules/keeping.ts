@@ -1,3 +1,4 @@
+import { COUNT_WORDS } from '../measure'
 import type { FamilyId, FoodClass } from '../model'
 import type { Found } from './finding'
 
@@ -58,26 +59,11 @@ export function keeps(
   return shortest ?? { days: USUAL_DAYS, because: 'usual for cooked food' }
 }
 
-const NUMBERS: Readonly<Record<string, number>> = {
-  a: 1,
-  an: 1,
-  one: 1,
-  two: 2,
-  couple: 2,
-  three: 3,
-  few: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  seven: 7,
-  eight: 8,
-  nine: 9,
-  ten: 10,
-  twelve: 12,
-  fourteen: 14,
-}
+const NUMBERS: Readonly<Record<string, number>> = { ...COUNT_WORDS, a: 1, an: 1, couple: 2, few: 3 }
 const DAYS_IN: Readonly<Record<string, number>> = { day: 1, week: 7, fortnight: 14, month: 30 }
-const ONE = '(\\d+|an?|one|two|three|four|five|six|seven|eight|nine|ten|twelve|fourteen|couple|few)'
+// The longest first: "twenty-one" is no range.
+const WORDS = Object.keys(NUMBERS).sort((a, b) => b.length - a.length)
+const ONE = `(\\d+|${WORDS.join('|')})`
 const LASTS = new RegExp(
   `\\b${ONE}(?:\\s*(?:-|–|to|or)\\s*${ONE})?(?: (?:full|whole|good|more|of))*[ -](day|week|fortnight|month)s?\\b`,
   'giu',
