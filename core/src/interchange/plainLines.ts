@@ -17,12 +17,15 @@ export const isSentence = (line: string): boolean =>
   line.length > LONGEST_INGREDIENT ||
   (SPEAKS.test(line) && !(STARTS_LIKE_AMOUNT.test(line.replace(BULLET, '')) && COMES.test(line)))
 
+/** "Day 2", "Stage 1". */
+const COUNTED_HEAD = /^(?:day|evening|stage|phase|part)\s+\d{1,2}$/iu
+
 /** Short words alone on a line, without an amount: they may head what follows. */
 export const couldHead = (line: string): boolean =>
   line.length <= 50 &&
   line.split(/\s+/).length <= 6 &&
   !/[.!?,;]$/.test(line) &&
-  !/\d/.test(line) &&
+  (!/\d/.test(line) || COUNTED_HEAD.test(line)) &&
   !BULLET.test(line) &&
   !STARTS_LIKE_AMOUNT.test(line)
 
@@ -32,7 +35,7 @@ export const GROUP_INLINE =
   /^([\p{L}][\p{L} ]{2,28}):\s+(?=[\d½¼¾⅓⅔⅛]|a |an )(?![\d½¼¾⅓⅔⅛.,/\s–-]+\p{L}{0,10}\.?\s*(?:\([^)]*\)\s*)?$)/u
 
 export const YIELD_FIRST =
-  /^(?:\(?\s*)?(?:makes|serves|feeds|fills|yields?|gives|quantity|portions?|servings?|enough|for \d|\d+ (?:to share|persons?|people|pax|covers)|prep|total|cook)\b/iu
+  /^(?:\(?\s*)?(?:makes|serves|feeds|fills|yields?|gives|quantity|portions?|servings?|enough|(?:for|per|pour|para|für|voor) \d|\d+ (?:to share|persons?|people|pax|covers)|(?:prep|total|cook)(?=\b[^a-z]*\d|\s+time|\s*[:|]))\b/iu
 
 export interface Line {
   readonly raw: string
@@ -50,7 +53,7 @@ export const GROUP_ENDS = '\u2060'
 
 /** "Serves 4. You need: 8 peppers; …": the yield, and what opens the list. */
 const NEEDED =
-  /^(?:((?:serves|makes|feeds|for)\b[^.:;]{1,30})\.\s*)?(?:you(?: will|['’]ll)? need|ingredients|needed|take)\s*(?:\([^)]*\)\s*)?:\s*/iu
+  /^(?:((?:serves|makes|feeds|for)\b[^.:;]{1,30})\.\s*)?(?:(?:you(?: will|['’]ll)? need|ingredients|needed|take)\s*(?:\([^)]*\)\s*)?:\s*|(?:you(?: will|['’]ll)? need|take)\s+(?=\d+\s?(?:g|kg|ml|l|oz)\b[^.:;]*,))/iu
 
 const AMOUNTED = /[\d½¼¾⅓⅔⅛]|\bpinch\b|\bto taste\b|\bhandful\b/iu
 
@@ -77,7 +80,7 @@ function inOneLine(line: string): string[] {
   // "Ingredients: oyster mushrooms 600 g torn, peanut butter 60 g, …": announced, and each with an amount.
   if (needs !== null) {
     const told = line.slice(needs[0].length).replace(/\.$/u, '')
-    const named = told.split(/[,;]\s+(?![^()]*\))/u)
+    const named = told.split(/[,;]\s+(?![^()]*\))|\s+(?:and|&)\s+(?=[\d½¼¾⅓⅔⅛])/u)
     if (
       named.length > 2 &&
       !/\.\s/.test(told) &&

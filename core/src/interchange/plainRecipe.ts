@@ -20,6 +20,22 @@ import { PartGatherer, partName, saysNoPortions, sectionKind, statedYield, piece
 const SAYS_SERVINGS =
   /\b\d{1,3}\s+(?:generous |large |small )?(?:servings|portions)\b|\b(?:serves|feeds)\s+(?:about |up to )?\d/iu
 
+/** "GET STARTED": a few words in capitals. */
+const isTitle = (words: string): boolean =>
+  couldHead(words) && words === words.toUpperCase() && words.split(/\s+/).length <= 5
+
+/** "A proper dal" above the list is no amount of it; "A pinch of salt" is. */
+const isArticled = ({ words, next, isBullet }: Line): boolean =>
+  !isBullet &&
+  next !== null &&
+  likeIngredient(next) &&
+  /^[\d½¼¾⅓⅔]/u.test(next) &&
+  /^an?\s/iu.test(words) &&
+  !/\d|\bof\b|[,;:]/u.test(words) &&
+  !A_MEASURE.test(words)
+const A_MEASURE =
+  /^an?\s+(?:(?:good|big|small|large|medium|little|generous|heaped|scant|few)\s+)*(?:pinch|handful|few|splash|knob|bunch|tin|can|cup|dash|glug|drizzle|clove|piece|sprig|stick|block|pack|packet|jar|slice|thumb|squeeze|grating|onion|carrot|lemon|lime|leek|shallot|aubergine|courgette|potato|tomato|pepper|chilli|bay)\b/iu
+
 /** Reads a plain text from top to bottom. */
 class Reader {
   readonly gatherer = new PartGatherer()
@@ -32,6 +48,8 @@ class Reader {
   #heading: string | null = null
   #wasNumbered = false
   #hasBullets = false
+  /** A numbered heading stands above: the next line begins its own step. */
+  #opens = false
   /** Lines in a row under a heading that opened within a list. */
   #inGroup = 0
 
@@ -107,6 +125,18 @@ class Reader {
       this.#heading = partName(line.words)
       return
     }
+    // "2. ROAST" above its own sentences is their heading.
+    if (
+      line.isNumbered &&
+      isTitle(line.words) &&
+      line.next !== null &&
+      !NUMBERED.test(line.next) &&
+      isSentence(line.next)
+    ) {
+      this.#heading = partName(line.words)
+      this.#opens = true
+      return
+    }
     // What stands below a numbered method is no step of it.
     if (this.#wasNumbered && !line.isNumbered && line.isAfterGap) {
       this.#kind = 'notes'
@@ -114,12 +144,13 @@ class Reader {
       return
     }
     this.#wasNumbered ||= line.isNumbered
-    if (this.#wasNumbered && !line.isNumbered && !line.isBullet && this.method.length > 0) {
+    if (this.#wasNumbered && !line.isNumbered && !line.isBullet && this.method.length > 0 && !this.#opens) {
       // A numbered step that goes on in the next line.
       const last = this.method.pop()
       if (last !== undefined) this.method.push({ ...last, text: `${last.text} ${line.words}` })
       return
     }
+    this.#opens = false
     this.method.push({ text: line.words, heading: this.#heading, part: null })
     this.#heading = null
   }
@@ -136,6 +167,10 @@ class Reader {
       !/\d/.test(words) &&
       !COLON_HEADING.test(words)
     ) {
+      this.name = words
+      return
+    }
+    if (this.name === '' && !hasList && this.#kind === 'start' && isArticled(line)) {
       this.name = words
       return
     }

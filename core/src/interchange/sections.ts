@@ -28,7 +28,7 @@ const COUNT = String.raw`(\d+(?:\.\d+)?|${Object.keys(NUMBER_WORDS).join('|')})(
 /** Who eats of it comes before how many pieces it makes. */
 const YIELDS: readonly RegExp[] = [
   new RegExp(
-    String.raw`(?:\b(?:serves|feeds|enough for|servings?:|portions?:)|^for|[(.,–—-]\s*for)\s+(?:about |up to )?${COUNT}\b(?!\s*(?:g|ml|kg|cm|mm|min|minutes|hours?|h|tacos|days?|the)\b)`,
+    String.raw`(?:\b(?:serves|feeds|per|pour|para|für|voor|enough for|servings?:|portions?:)|^for|[(.,–—-]\s*for)\s+(?:about |up to )?${COUNT}\b(?!\s*(?:g|ml|kg|cm|mm|min|minutes|hours?|h|tacos|days?|the)\b)`,
     'iu',
   ),
   // "1 large or 2 small servings" are two.

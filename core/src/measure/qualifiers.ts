@@ -55,6 +55,10 @@ export const QUALIFIER_WORDS: Record<string, QualifierId> = {
 
 export const SIZE_WORDS: Record<string, SizeId> = {
   small: 'small',
+  sm: 'small',
+  med: 'medium',
+  lg: 'large',
+  lge: 'large',
   smallish: 'small',
   little: 'small',
   thumb: 'medium',

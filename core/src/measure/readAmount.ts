@@ -34,7 +34,7 @@ const LENGTH_OF = /[\s-]*(?:long\s+)?(?:pieces?|knobs?|chunks?|lengths?|strips?|
 const QUALIFIER =
   /(?:(firmly|tightly|loosely|lightly|well)[\s-]+)?(level|levelled|scant|scanty|generous|good|rounded|heaping|heaped|packed|sifted|dipped)\b/iy
 const SIZE =
-  /(thumb|extra[\s-]large|medium[\s-]sized?|small|smallish|little|medium|large|big|jumbo)\b(?:[\s-]sized?\b)?/iy
+  /(thumb|extra[\s-]large|medium[\s-]sized?|small|smallish|little|medium|large|big|jumbo|(?:sm|med|lge?)(?:\.|(?=\s)))(?![\p{L}])(?:[\s-]sized?\b)?/iuy
 const PLUS = /\s*(?:,\s*)?(plus|\+|and|&|less|minus)\s+/iy
 const SLASH = /\s*(?:\/|\||=|\bor\b)\s*(?:about\s+)?/iy
 const TO = /\s*(?:to|–|-|—)\s*/iy
@@ -83,7 +83,7 @@ function readSize(text: string, at: number): { size: SizeId; end: number } | nul
   const start = skipSpace(text, at)
   const found = stick(SIZE, text, start)
   if (found === null) return null
-  const word = (found[1] ?? '').toLowerCase().replace(/\s/g, '-')
+  const word = (found[1] ?? '').toLowerCase().replace('.', '').replace(/\s/g, '-')
   return { size: SIZE_WORDS[word] ?? 'medium', end: start + found[0].length }
 }
 

@@ -4,7 +4,7 @@ import { Bench } from './bench'
 import { change, handle } from './change'
 import { bringDown, Drying, MOST_MINUTES } from './drying'
 import { wantedLoss } from './ends'
-import { fryIn, leaveInPan } from './frying'
+import { fryIn, leaveBed, leaveInPan } from './frying'
 import { fill, inLiquid } from './inLiquid'
 import { drain, leaveLiquor, part, strainTo } from './parting'
 import { bind, evenOut } from './solutes'
@@ -167,6 +167,8 @@ export function runOp(bench: Bench): void {
   } else {
     if (op.leavesLiquor) leaveLiquor(bench)
     if (op.waterG > 0 && op.waterRow >= 0) bench.gain(op.waterRow, LOOSE + WATER, op.waterG, POURED)
+    bench.sum()
+    leaveBed(bench, IN_PAN)
     bench.sum()
     const before = { massG: bench.massG, waterG: bench.waterG, solidsG: bench.solidsG }
     if (op.binds !== 'none') bind(bench, op.binds)

@@ -46,6 +46,18 @@ export function leaveInPan(bench: Bench, account: number): void {
   for (const row of mediumRows) bench.shedAll(row, share, account)
 }
 
+/** Salt that food takes through its skin from a bed or a crust of it, share of its mass. Practice. */
+const OF_THE_BED = 0.01
+/** Of the salt that food is baked in it takes a little; the rest is broken off. */
+export function leaveBed(bench: Bench, account: number): void {
+  const { bedRows } = bench.op
+  let salt = 0
+  for (const row of bedRows) salt += bench.massOf(row)
+  if (salt <= 0) return
+  const share = 1 - smoothLeast((OF_THE_BED * (bench.massG - salt)) / salt)
+  for (const row of bedRows) bench.shedAll(row, share, account)
+}
+
 /** Water that the food has lost in this operation, g. */
 const lostIn = (bench: Bench): number =>
   Math.max(0, (bench.records[bench.op.at * RECORD_STRIDE + MASS_IN] ?? 0) - bench.massG)

@@ -19,7 +19,16 @@ import {
 import { isHeating, specOf } from './operations'
 import type { Op, Source, Take } from './program'
 import { rateFor } from './rates'
-import { bornRow, droppedRows, handlingOf, isBreaded, isFat, mediumRows, tapRatio } from './surroundings'
+import {
+  bedRows,
+  bornRow,
+  droppedRows,
+  handlingOf,
+  isBreaded,
+  isFat,
+  mediumRows,
+  tapRatio,
+} from './surroundings'
 import { uptakeTau } from './uptake'
 import { loadLimit, vesselChoices, vesselKind, vesselOfSize } from './vessels'
 import type { Writer } from './writer'
@@ -208,7 +217,9 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
   const isMixed = spec === null ? lot.isMixed : isMixedAfter(lot.isMixed, spec.id, settings.form ?? lot.form)
   const phase = spec === null ? phaseBefore : phaseAfter(lot.phase, spec.id, form, listed, writer.decisions)
   const inWrap = spec !== null && wrappedIn(lot, step, spec.id)
-  const isWrapped = inWrap && (spec.id === 'roast' || spec.id === 'steam')
+  const bed = spec === null ? [] : bedRows(writer, spec, lot, listed)
+  // Under a crust of salt it keeps its water as in foil.
+  const isWrapped = bed.length > 0 || (inWrap && (spec.id === 'roast' || spec.id === 'steam'))
   const rateKey = spec === null ? '' : isWrapped ? `${spec.id}-wrapped` : spec.id
   const oven =
     spec?.medium === 'oven' ? (kitchen.equipment.find(({ kind }) => kind === 'oven') ?? null) : null
@@ -244,6 +255,7 @@ export function compileOp(writer: Writer, step: Step, at: number, uses: readonly
     waterRow,
     oilRow,
     mediumRows: medium,
+    bedRows: bed,
     mainOp,
     constants: rowConstants({
       rates: library.rates,

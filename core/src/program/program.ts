@@ -113,6 +113,8 @@ export interface Op {
   readonly oilRow: number
   /** Rows of fat that is the medium of frying. */
   readonly mediumRows: readonly number[]
+  /** Rows of salt that the food is baked in. */
+  readonly bedRows: readonly number[]
   /** Take that the lot goes on from: its form, vessel and sourness. -1 where it is fresh. */
   readonly mainOp: number
   readonly constants: RowConstants

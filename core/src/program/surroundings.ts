@@ -38,6 +38,16 @@ export function bornRow(writer: Writer, id: string, name: string): number {
   return writer.row({ id, name, entry: foodEntry(food, writer.input.library.facts), food }, {}, 0)
 }
 
+/** More salt than this share of the food is no seasoning: the food is baked in it. Practice. */
+const BED_SHARE = 0.25
+/** Rows of salt that food is baked in and broken out of. */
+export function bedRows(writer: Writer, spec: OperationSpec, lot: LotShape, listed: Listed): number[] {
+  if (spec.id !== 'roast') return []
+  const salt = lot.rows.filter((row) => writer.rows[row]?.source.entry.food?.foodClass === 'salt')
+  const saltG = salt.reduce((sum, row) => sum + (writer.rawG[row] ?? 0), 0)
+  return writer.decisions.larger(saltG, BED_SHARE * (listed.massG - saltG)) ? salt : []
+}
+
 export const isFat = (writer: Writer, row: number): boolean =>
   writer.rows[row]?.source.entry.food?.foodClass === 'fat'
 
@@ -63,6 +73,7 @@ export function tapRatio(writer: Writer, spec: OperationSpec, lot: LotShape, lis
   // What is not known may be the liquid: a juice that the library does not hold.
   const isUnsure = lot.rows.some((row) => writer.rows[row]?.source.entry.food === null)
   if (FOR_DRY.has(spec.id) && (listed.dryG <= 0 || isUnsure)) return 0
+  if (spec.id === 'pressure-cook' && isUnsure) return 0
   const isPasta = lot.rows.some((row) => writer.rows[row]?.source.entry.group === 'pasta')
   return isPasta && spec.id === 'boil' ? PASTA_RATIO : ratio
 }

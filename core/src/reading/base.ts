@@ -137,6 +137,32 @@ function isOver({ t, clause, hand, rest, before, isMet, hasObject, hasPronoun }:
   return true
 }
 
+/** "Tofu back in, toss it through": to what is in the pan. */
+function isBackIn({ t, clause, hand, isMet }: At): boolean {
+  if (clause.verb === null || isMet || t.takes.lots.length === 0 || hasTargetIn(t.takes)) return false
+  if (!/\bback in\W*$/iu.test(t.doing.parsed.bare.slice(clause.from, clause.verbFrom))) return false
+  t.join(hand)
+  return true
+}
+
+const INSIDE = /\b(?:inside|back in|back|in(?:to)? the (?:sauce|pan|pot|soup|stew|gravy|broth|curry))\b/iu
+/** "Put the polpette inside": a noun that no list knows, where one thing alone waits for what is in hand. */
+function isUnknownPutIn({ t, clause, hand, rest, isPut, hasObject, hasPronoun, before }: At): boolean {
+  if (!isPut || hasObject || hasPronoun || before || hasTargetIn(t.takes)) return false
+  if (
+    !/^\s*(?:the|your|these)\s+(?!(?:pan|pot|dish|lid|bowl|tin|tray)\b)[a-zß-ɏ-]{4,}/iu.test(rest) ||
+    !INSIDE.test(rest)
+  )
+    return false
+  const [other, ...more] = t.stage.bench.lots.filter(
+    (lot) => !lot.isSide && lot !== hand && !t.isTaken(lot) && lot.holds.size > 1,
+  )
+  if (clause.verb === null || other === undefined || more.length > 0) return false
+  t.lot(other, null, 'object')
+  t.join(hand)
+  return true
+}
+
 /** "Brush with half of the glaze": what is brushed was made before it. "Butter in": what was just made goes into what lay there. */
 function isTakenAlready({ t, clause, hand, rest, before, isMet, isPut, hasObject, hasPronoun }: At): boolean {
   if (hasPronoun) return true
@@ -224,7 +250,10 @@ function isJoined(at: At): boolean {
   if (!joins) return false
   const hasLots = t.takes.lots.some(({ role }) => role === 'object') || t.takes.parts.length > 0
   const lead = t.doing.parsed.bare.slice(clause.from, clause.verbFrom)
-  const goesIn = /^\s*(?:in|through|over|back)\b/iu.test(rest) || /\bin[\s,]*$/iu.test(lead)
+  const goesIn =
+    clause.verb?.word === 'incorporate' ||
+    /^\s*(?:in|through|over|back)\b/iu.test(rest) ||
+    /\bin[\s,]*$/iu.test(lead)
   if (!hasLots || isPut || goesIn || (t.turnedTo === hand && hasOpenTarget(clause, rest))) t.join(hand)
   return true
 }
@@ -240,10 +269,12 @@ function isFried({ t, clause, hand }: At): boolean {
 
 /** In this order; the first that settles it ends the search. */
 const RULES: readonly ((at: At) => boolean)[] = [
+  isUnknownPutIn,
   isOver,
   isToBlender,
   isToBowl,
   isToPan,
+  isBackIn,
   isTakenAlready,
   ({ t, clause, rest, hand, hasObject, before, isMoreOf }) => {
     if (hasObject || before) return false
@@ -275,6 +306,7 @@ function theDish(t: Taking, { verb }: Clause, hand: Lot, rest: string): Lot | un
   return rich
 }
 
+const PLUS_FIRST = /^[\s;,>-]*\+/u
 /** Takes the lot that a clause goes on with: what is in hand, or what its words put it into. */
 export function joinBase(t: Taking, clause: Clause, said: Said): void {
   const hand = t.hand()
@@ -293,6 +325,11 @@ export function joinBase(t: Taking, clause: Clause, said: Said): void {
   }
   // "Repeat with the walnuts": with them alone.
   if (clause.isBowl === true || (clause.verb?.word === 'repeat' && t.hasAny)) return
+  // "+ tomatoes + liquor, 10 min": to what is in the pan.
+  if (PLUS_FIRST.test(t.doing.parsed.bare.slice(clause.from, clause.to))) {
+    if (!t.isTaken(hand)) t.join(hand)
+    return
+  }
   const rich = said.hasObject || said.before ? undefined : theDish(t, clause, hand, rest)
   if (rich !== undefined) {
     t.join(rich)

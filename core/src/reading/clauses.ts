@@ -1,10 +1,19 @@
 import { CONNECTIVES, SUBJECTS } from './lexicon/particles'
 import { NO_WORDS, type OwnWords } from './lexicon/ownWords'
-import { type FoundVerb, type Verb, verbOf } from './lexicon/verbs'
+import { type FoundVerb, isPastToo, type Verb, verbOf } from './lexicon/verbs'
+import { inOrder, withoutModals } from './plainOrders'
 import { sentencesIn } from './sentences'
 import { type Span, type Subordinate, subordinatesOf, without } from './subordinates'
 import { type Token, tokensOf } from './tokens'
-import { COMPOUNDS, isAdverb, PREPOSITION_FIRST, verbAt } from './verbPosition'
+import {
+  COMPOUNDS,
+  isAdverb,
+  isPassive,
+  isQuantity,
+  isWanted,
+  PREPOSITION_FIRST,
+  verbAt,
+} from './verbPosition'
 
 /** A verb with its words, or words without a verb that name foods or times. */
 export interface Clause extends Span {
@@ -17,6 +26,8 @@ export interface Clause extends Span {
   readonly isJoined: boolean
   /** It holds only where a condition does. */
   readonly isOptional: boolean
+  /** "The beans are soaked": its object stands before it. */
+  readonly isTold?: boolean
   /** It tells something; nobody is told to do it. */
   readonly isRemark: boolean
   /** It tells of another way to do what was told before: no word of it counts. */
@@ -36,6 +47,11 @@ export interface Parsed {
 
 const REMARK =
   /^(?!(?:\w+,? ){0,3}(?:i|we|you)\b)[^,;:.!?]{1,60}?\b(?:should|will|must|may|might|can|could|is|are|was|were|has|have|wants?|looks?|becomes?|turns?|travels?|freezes?|keeps?|lasts?|needs?|makes?|does|foams?|relaxes|it'll|they'll|that's|mustn't|don't|doesn't|isn't|aren't|won't|drinks?|takes?|deserves?|feels?|tastes?|smells?)\b/iu
+/** What may be, or is so by custom: no order. */
+const PERHAPS =
+  /\b(?:can|may|could|might|would|often|usually|traditionally|originally|typically|classically|best|sometimes|commonly|never|not|if|sure|check|why|how|that)\b/iu
+/** "How long do I blend?" */
+const ASKS = /^(?:how|when|why|what|where|who|which|does|do|can|should|is|are|and|then)\b[^.;!]*\?$/iu
 const SHOULD = /^(?:should|must|ought|want|it['’]ll|they['’]ll)\b/iu
 const KEEPS = /^(?:keeps|lasts|freezes|stores|will keep|leftovers|any left)\b/iu
 /** "It keeps for up to five days in the fridge." */
@@ -67,20 +83,33 @@ const FORBIDS = /\b(?:do not|don['’]t|never|nor|no need to)\s*(?:\w+\s+)?$/iu
 
 interface Cut {
   readonly found: FoundVerb
+  /** "The beans are soaked." */
+  readonly isTold: boolean
   /** Where its clause begins: at the verb, or at the subject of a third person. */
   readonly start: number
   readonly at: Token
-  readonly to: number
+  to: number
 }
+
+/** "I cut it, pulled each piece …": told of what was done, where the next verb is. */
+const PAST_TELLERS: ReadonlySet<string> = new Set(['i', 'we', 'then'])
 
 /** Verbs of a sentence that open a clause. */
 function cutsIn(bare: string, { from, to }: Span, own: OwnWords): Cut[] {
   const tokens = tokensOf(bare.slice(from, to))
   const cuts: Cut[] = []
-  const isPast = tokens.some(
-    ({ text }, index) =>
-      (own.get(text) ?? verbOf(text))?.form === 'past' && SUBJECTS.has(tokens[index - 1]?.text ?? ''),
-  )
+  const isPast = tokens.some(({ text }, index) => {
+    const found = own.get(text) ?? verbOf(text)
+    if (found == null) return false
+    if (
+      found.form !== 'past' &&
+      !(found.form === 'bare' && isPastToo(found.verb) && PAST_TELLERS.has(tokens[index - 1]?.text ?? ''))
+    )
+      return false
+    // "Poured it over and stirred": a step of its own.
+    if (found.form === 'past' && index === firstWord(tokens) && isQuantity(tokens[index + 1])) return true
+    return SUBJECTS.has(tokens[index - 1]?.text ?? '') || isPassive({ tokens, index, length: 1 }, found.verb)
+  })
   for (let index = 0; index < tokens.length; index += 1) {
     const token = tokens[index]
     if (token?.kind !== 'word') continue
@@ -91,9 +120,24 @@ function cutsIn(bare: string, { from, to }: Span, own: OwnWords): Cut[] {
     // "Crumble or cube the cheese" is one doing.
     if (tokens[index - 1]?.text === 'or' && cuts.at(-1)?.to === (tokens[index - 2]?.end ?? -1) + from)
       continue
+    // "Mix, mix, mix!" is one doing.
+    const before = cuts.at(-1)
+    if (
+      before?.found.verb === found.verb &&
+      before.to === (tokens[index - 2]?.end ?? -1) + from &&
+      /^(?:,|and|&|-)$/.test(tokens[index - 1]?.text ?? '')
+    ) {
+      before.to = token.end + from
+      continue
+    }
     const last = tokens[index + length - 1] ?? token
     let first = index
-    if (found.form === 'third')
+    const at = { tokens, index, length }
+    const isTold =
+      (found.form === 'past' && isPassive(at, found.verb)) || (found.form === 'gerund' && isWanted(at))
+    // "The beans can be soaked in advance" tells nobody to.
+    if (isTold && PERHAPS.test(bare.slice(from, to))) continue
+    if (found.form === 'third' || isTold)
       while (
         first > 0 &&
         tokens[first - 1]?.kind === 'word' &&
@@ -102,6 +146,7 @@ function cutsIn(bare: string, { from, to }: Span, own: OwnWords): Cut[] {
         first -= 1
     cuts.push({
       found,
+      isTold,
       start: (tokens[first]?.at ?? token.at) + from,
       at: { ...token, at: token.at + from, end: token.end + from },
       to: last.end + from,
@@ -139,7 +184,7 @@ const firstOf = (words: string): string => /\p{L}+/u.exec(words)?.[0].toLowerCas
 
 /** Where a fragment that names a time ends before the verb: "Cumin in hot oil 30 s, leek, sweat". */
 const TIMED =
-  /\b\d+(?:[.,]\d+)?\s*(?:-\s*\d+\s*)?(?:s|secs?|seconds?|min|mins|minutes?|h|hrs?|hours?)\b[^,;]*[,;]/giu
+  /\b(?:\d+(?:[.,]\d+)?\s*(?:-\s*\d+\s*)?(?:s|min|mins|h|hrs?)|(?:\d+|one|two|three|four|five|ten|fifteen|twenty|thirty|forty)\s+(?:secs?|seconds?|minutes?|hours?))\b[^,;]*[,;]/giu
 
 const SETS_BOWLS =
   /^\W*(?:(?:set (?:up|out)|prepare|put out|arrange|get(?: out| ready)?|have|line up|take|lay out|fill|use|you(?:'ll| will)? need)\s+)(?:two|three|four|2|3|4)\s+(?:[a-zß-ɏ]+ ){0,2}(?:bowls|plates|dishes|stations)\b/iu
@@ -191,6 +236,10 @@ function clausesOf(
         one.kind === 'condition' &&
         one.from >= sentence.from &&
         one.from < to &&
+        // "…, which takes ten minutes if you do not rush it": no condition of the doing.
+        !subordinates.some(
+          ({ kind, from: at, to: end }) => kind === 'aside' && at < one.from && end >= one.to,
+        ) &&
         (one.to > from || /^[\s,:]*$/u.test(text.slice(one.to, from))),
     )
   const hasOrder = cuts[0] !== undefined && bare.slice(sentence.from, cuts[0].at.at).trim() === ''
@@ -199,6 +248,7 @@ function clausesOf(
     TO_STORE.test(words) ||
     NEXT_BATCH.test(words) ||
     (!hasOrder &&
+      cuts[0]?.isTold !== true &&
       (isStored ||
         REMARK.test(bare.slice(sentence.from, sentence.to).trim()) ||
         NO_ORDER.test(words) ||
@@ -206,10 +256,24 @@ function clausesOf(
         (SHOULD.test(words) && !/^should (?:it|they|the)\b/iu.test(words))))
   // "To bake: 190 C for 20 minutes. To grill: 8 minutes a side.": the first is done.
   const isAnotherTo = TO_COOK.test(words) && TO_COOK_BEFORE.test(text.slice(0, sentence.from))
-  const isOtherWay = number > 0 && (OTHER_WAY.test(words) || isAnotherTo)
+  const isOtherWay = ASKS.test(words) || (number > 0 && (OTHER_WAY.test(words) || isAnotherTo))
   const clauses: Clause[] = []
   let from = sentence.from
   let isElse = false
+  /** "Fry the onions until soft and golden and add the garlic": the end is the first one's. */
+  const tailOf = (start: number, end: number): number =>
+    Math.max(
+      0,
+      ...subordinates
+        .filter(
+          (one) =>
+            one.from >= start &&
+            one.to <= end &&
+            one.kind !== 'condition' &&
+            !LEADS_ON.test(text.slice(one.from, one.to)),
+        )
+        .map((one) => one.to),
+    )
   const push = (to: number, cut: Cut | null, isJoined: boolean, remark: boolean): void => {
     if (text.slice(from, to).replace(/[\s,;:.]/gu, '') === '') return
     clauses.push({
@@ -221,6 +285,7 @@ function clausesOf(
       sentence: number,
       isJoined,
       isOptional: isOptional(from, to),
+      ...(cut?.isTold === true ? { isTold: true } : {}),
       isRemark: remark || isOtherWay || isElse,
       isOtherWay: isOtherWay || isElse,
     })
@@ -229,6 +294,7 @@ function clausesOf(
     const next = cuts[index + 1]
     if (index === 0) {
       TIMED.lastIndex = 0
+      const leadFrom = from
       const lead = bare.slice(from, cut.at.at)
       const timed = TIMED.exec(lead)
       const colon = lead.lastIndexOf(':')
@@ -244,14 +310,17 @@ function clausesOf(
         push(end, null, false, false)
         from = cut.at.at
       } else if (timed !== null && colon < 0) {
-        const end = from + timed.index + timed[0].length - 1
-        push(end, null, false, false)
-        from = end + 1
+        for (let found: RegExpExecArray | null = timed; found !== null; found = TIMED.exec(lead)) {
+          const end = leadFrom + found.index + found[0].length - 1
+          push(end, null, false, false)
+          from = end + 1
+        }
       }
     }
     const gap = bare.slice(cut.to, next?.start ?? sentence.to)
     const link = next === undefined ? null : LINK.exec(gap)
-    const to = next === undefined ? sentence.to : link === null ? next.start : cut.to + link.index
+    const gapEnd = next === undefined ? sentence.to : link === null ? next.start : cut.to + link.index
+    const to = next === undefined ? gapEnd : Math.max(gapEnd, tailOf(cut.to, next.start))
     const previous = cuts[index - 1]
     const between = text.slice(previous?.to ?? cut.at.at, cut.at.at)
     isElse =
@@ -275,6 +344,9 @@ function clausesOf(
   return clauses
 }
 
+/** "Fry it, and once it is soft, add …": when the next begins. */
+const LEADS_ON = /^[\s,.;]*(?:and |then )?(?:when|once|while|whilst|as|after|now|by the time|if)\b/iu
+
 const parsedBy = new WeakMap<OwnWords, Map<string, Parsed>>()
 const keptFor = (own: OwnWords): Map<string, Parsed> => {
   const known = parsedBy.get(own)
@@ -285,37 +357,15 @@ const keptFor = (own: OwnWords): Map<string, Parsed> => {
 }
 const MOST_PARSED = 4000
 
-/** "You'll want to", "make sure to", "go ahead and": what follows is what is to be done. */
-const MODALS =
-  /\b(?:(?:you|i|we)(?:['’](?:ll|d|re|m)|\s+will|\s+would)?\s+(?:(?:just|then|also|first|now|only)\s+)*(?:want|need|have|got|ought|going|like)\s+to\s+(?:(?:just|then|also|first)\s+)*|(?:make|be) sure (?:to|you)\s+|go (?:ahead|on) and\s+|remember to\s+|try to\s+|take care to\s+|it(?:['’]s| is) time to\s+|having\s+(?=[a-zß-ɏ]+ed\b)|blast\s+(?=chill))(?=[a-zß-ɏ]{3})/giu
-/** "**Boil the veg.** Put …": what stands bold above a step names it. */
-const BOLD_TITLE = /^\s*(?:\*\*|__)[^*_\n]{2,60}(?:\*\*|__)[:.]?(?=\s+\S)/u
-const withoutModals = (text: string): string =>
-  text
-    .replace(BOLD_TITLE, (found) => ' '.repeat(found.length))
-
-    .replace(MODALS, (found) => ' '.repeat(found.length))
-    .replace(/\s(?:→|⇒|➜)\s|\s(?:->|=>)\s/gu, (found) => `,${' '.repeat(found.length - 1)}`)
-
-/** "Cook 2 minutes before adding the stock": first the one, then the other. */
-const BEFORE_PUT =
-  /(,?\s+before )((?:add|stir|pour|fold|tipp|whisk|spoon|scatter|sprinkl|spread|turn)ing)(?=\s+(?:in\b|on\b|over\b|the\b|[a-zß-ɏ]+))/giu
-const BARE: Readonly<Record<string, string>> = { tipp: 'tip', sprinkl: 'sprinkle' }
-/** Every word keeps its place. */
-const inOrder = (text: string): string =>
-  text.replace(BEFORE_PUT, (_, before: string, gerund: string) => {
-    const stem = gerund.slice(0, -3)
-    return `,${' '.repeat(before.length - 1)}${(BARE[stem] ?? stem).padEnd(gerund.length)}`
-  })
-
 /** A text of instructions cut into its clauses. Kept by its words: reading happens when they change. */
 export function parse(text: string, own: OwnWords = NO_WORDS): Parsed {
   const parsed = keptFor(own)
   const known = parsed.get(text)
   if (known !== undefined) return known
   const ordered = inOrder(text)
-  const subordinates = subordinatesOf(ordered)
-  const bare = withoutModals(without(ordered, subordinates))
+  const plain = withoutModals(ordered)
+  const subordinates = subordinatesOf(plain)
+  const bare = without(plain, subordinates)
   const clauses = sentencesIn(ordered).flatMap((sentence, number) =>
     clausesOf(ordered, bare, sentence, number, subordinates, own),
   )

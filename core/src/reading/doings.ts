@@ -3,7 +3,7 @@ import { type Clause, parse, type Parsed } from './clauses'
 import { NO_WORDS, type OwnWords } from './lexicon/ownWords'
 import { HOT } from './lexicon/things'
 import { timeIn } from './fragments'
-import { type Read, readClause } from './senses'
+import { type Read, readClause, TREMBLES } from './senses'
 
 /** One doing of a text: its main clause, and the clauses around it that belong to it. */
 export interface DoingText {
@@ -73,7 +73,7 @@ function split(parsed: Parsed): Clause[] {
     const words = parsed.bare.slice(clause.verbTo, clause.to)
     const at =
       clause.verb === null
-        ? INTO.exec(words)
+        ? (INTO.exec(words) ?? thenFoods(words))
         : (GOES_ON.exec(words) ??
           (clause.verb.kind === 'let'
             ? THEN_MORE.exec(words)
@@ -149,7 +149,12 @@ function gather(parsed: Parsed): DoingText[] {
   reads.forEach((told, at) => {
     const last = groups.at(-1)
     // "Pulse the mushrooms. Repeat with the walnuts."
-    const read = isRepeatedWith(told, parsed) ? { ...told, ...againAs(last) } : told
+    const again = isRepeatedWith(told, parsed) ? { ...told, ...againAs(last) } : told
+    const read: Read = isLeftToSimmer(last, again, parsed)
+      ? { ...again, role: 'do', operation: 'simmer' }
+      : isLeftAlone(last, again)
+        ? { ...again, ...leftAlone(again) }
+        : again
     const { clause } = read
     if (clause.isOtherWay) return
     if (read.role === 'none') {
@@ -218,7 +223,8 @@ function gather(parsed: Parsed): DoingText[] {
     if (read.role === 'go-on' && (last?.main?.role === 'put' || last?.main?.role === 'fat')) {
       // "Oil, hot pan; half the batter, 4 min": it fries.
       last.clauses.push(...lead, read)
-      last.main = last.main.role === 'fat' ? { ...read, role: 'do', operation: 'shallow-fry' } : read
+      const isFried = last.main.role === 'fat' || isInHotPan(last.clauses)
+      last.main = isFried ? { ...read, role: 'do', operation: 'shallow-fry' } : read
     } else if (
       read.role === 'go-on' &&
       last !== undefined &&
@@ -254,6 +260,10 @@ function gather(parsed: Parsed): DoingText[] {
     doing(parsed, of, main, groups[at + 1]?.main ?? null, groups[at + 1]),
   )
 }
+const leftAlone = ({ words }: Read): Partial<Read> => ({
+  role: timeIn(words) === null ? 'none' : 'go-on',
+  operation: null,
+})
 /** With other food, not with what is left of the same. */
 const isRepeatedWith = ({ clause }: Read, { bare }: Parsed): boolean =>
   clause.verb?.word === 'repeat' &&
@@ -274,7 +284,7 @@ const isHotRead = ({ operation, clause }: Read): boolean =>
 /** They are doings of their own after a put: what was put in is mixed first. */
 /** Liquid poured over what then stands in it. */
 const POURED =
-  /\bwater\b|\b(?:pour|cover)\b[^.;]*\b(?:stock|broth|soy milk|milk)\b[^.;]*\bover\b|\b(?:pour|cover)\b[^.;]*\bover\b[^.;]*\b(?:stock|broth)\b/iu
+  /\bwater\b|\b(?:to|into|in) (?:the )?(?:boiling|simmering|hot) (?:[a-zß-ɏ]+ )?(?:stock|broth|milk)\b|\b(?:pour|cover)\b[^.;]*\b(?:stock|broth|soy milk|milk)\b[^.;]*\bover\b|\b(?:pour|cover)\b[^.;]*\bover\b[^.;]*\b(?:stock|broth)\b/iu
 const ALONE: ReadonlySet<OperationId> = new Set(['hold', 'chill', 'cool', 'rest', 'drain'])
 /** What follows a put in another sentence, and is a doing of its own all the same. */
 const AFTER_PUT: ReadonlySet<OperationId> = new Set([
@@ -306,9 +316,37 @@ const isTopped = (a: Read, b: Read): boolean =>
 /** Said twice in a sentence they are one doing. */
 const MERGES: ReadonlySet<OperationId> = new Set(['chop', 'freeze-thaw', 'shape', 'drain'])
 
+/** "Hot pan, oil in, and the tofu goes in": it fries. */
+const isInHotPan = (reads: readonly Read[]): boolean =>
+  reads.some(
+    ({ clause, words }) =>
+      /\bhot (?:\w+ )?(?:pan|skillet|wok)\b[^.;]*\b(?:oil|fat)\b/iu.test(words) && clause.verb?.kind !== 'do',
+  )
+
+/** "Now leave it! Five minutes.": it is left alone where it fries. */
+const isLeftAlone = (last: Group | undefined, { clause, words, operation }: Read): boolean =>
+  operation === 'rest' &&
+  clause.verb?.word === 'leave' &&
+  last !== undefined &&
+  (FRIES.test(last.main?.operation ?? '') || isInHotPan(last.clauses)) &&
+  last.clauses.every((one) => timeIn(one.words) === null) &&
+  !/\b(?:off|out|rest|aside|stand|cool|lid|cover\w*|set|paper|plate|rack)\b/iu.test(words)
+/** "Laid them in the stock, which was just trembling. I left them there for 50 minutes." */
+const isLeftToSimmer = (
+  last: Group | undefined,
+  { clause, operation, words }: Read,
+  { text }: Parsed,
+): boolean =>
+  operation === 'rest' &&
+  clause.verb?.word === 'leave' &&
+  timeIn(words) !== null &&
+  last?.main?.role === 'put' &&
+  TREMBLES.test(text.slice(last.main.clause.from, last.main.clause.to))
+const FRIES = /^(?:shallow-fry|sear|brown|grill|simmer)$/
+
 /** "Add the beans, 4 min": what was going on goes on with them. */
 const ENDS_TIMED =
-  /[a-zß-ɏ][^.;]*,\s*(?:about |for |another )?\d+(?:\s*-\s*\d+)?\s*(?:min|mins|minutes?)\s*[.;]?\s*$/iu
+  /[a-zß-ɏ][^.;]*,\s*(?:about |for |another )?\d+(?:\s*-\s*\d+)?\s*(?:min|mins|minutes?)(?: more| longer)?\s*[.;]?\s*$|^(?:add|throw|tip|put)\b[^.;]*\bfor (?:the (?:last|final)|another|a further) (?:\d+|two|three|four|five|six|eight|ten|fifteen|twenty)(?:\s*(?:min|mins|minutes?))?\s*[.;]?\s*$/iu
 
 function doing(
   parsed: Parsed,
@@ -340,7 +378,9 @@ function doing(
         (main.role === 'put'
           ? ENDS_TIMED.test(main.words)
             ? null
-            : 'mix'
+            : isInHotPan(reads)
+              ? 'shallow-fry'
+              : 'mix'
           : main.role === 'fat'
             ? 'heat'
             : null),

@@ -16,8 +16,12 @@ const STEEPED_HOT_C = 65
 /** Times said of something else than the doing itself: "soaked 4 hours", "turn every 5 minutes". */
 const NOT_ITS_TIME =
   /\b(?:every|after|soaked|stir(?:red|ring)? (?:at|after)|turn(?:ed|ing)? (?:at|after)|for the last|for last|(?<!\d ?°? ?[CF] )within|ahead|before|keeps?|lasts?)\s+(?:the first\s+|another\s+)?$/iu
-const EACH_SIDE = /^[^.;,]{0,4}\s*(?:\/|a |per |each |on each |on either |on both |every )\s*sides?\b/iu
+const EACH_SIDE =
+  /^[^.;,]{0,4}\s*(?:\/|a |per |each |on each |on either |on both |every )\s*(?:sides?|faces?)\b/iu
 const BARE_MINUTES = /\b(?:for|another|for another|for a further)\s+(\d{1,3})(?=\s*(?:[.;,]|$))/iu
+/** "Simmer 50", "boil 10 hard". */
+const TERSE_MINUTES =
+  /^(?:boil|simmer|steam|fry|rest|soak|poach|blanch|cook|chill|knead|stand|sweat) (\d{1,2})(?=\s*(?:$|[.,;)]|->|→|hard\b|gently\b|more\b|covered\b|then\b))/iu
 const COUNTS = /\bcount(?:ing)? to (ten|twenty|thirty|\d+)\b/iu
 const COUNT: Readonly<Record<string, number>> = { ten: 10, twenty: 20, thirty: 30 }
 
@@ -46,6 +50,8 @@ function durationOf({ parsed, clauses, main }: DoingText): number | null {
     const minutes = of(clause)
     if (minutes !== null) return minutes
   }
+  const terse = TERSE_MINUTES.exec(parsed.text.slice(main.verbFrom, main.to))
+  if (terse !== null) return Number(terse[1])
   const count = COUNTS.exec(parsed.text.slice(clauses[0]?.from, clauses.at(-1)?.to))
   return count === null ? null : (COUNT[count[1] ?? ''] ?? Number(count[1])) / 60
 }

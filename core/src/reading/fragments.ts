@@ -28,6 +28,13 @@ export function fragment(words: string): OperationId | null {
     return 'shape'
   if (FRIDGE.test(words)) return minutes !== null && minutes > 10_000 ? null : 'chill'
   if (minutes === null) return null
+  if (/^\W*(?:AF|air[- ]?fryer)\b/u.test(words)) return 'air-fry'
+  // "Onions + oil, low, 15 min".
+  if (
+    /\b(?:oil|margarine|butter)\b[^.;]*\b(?:low|gentle)(?: heat)?\b/iu.test(words) &&
+    !/\boven\b/iu.test(words)
+  )
+    return 'sweat'
   if (/\b(?:high|full|low|at) pressure\b/iu.test(words)) return 'pressure-cook'
   if (/\b(?:plancha|griddle|flat-?top)\b/iu.test(words)) return 'sear'
   if (/\boven\b|\b(?:1[4-9]|2[0-6])\d\s*°?\s*C\b|\b[34]\d\d\s*°?\s*F\b/u.test(words)) return 'roast'
@@ -35,6 +42,11 @@ export function fragment(words: string): OperationId | null {
   if (minutes >= 240 && /\b(?:warm|yog|(?:2[0-9]|3\d|4\d)\s*°?\s*C\b)/iu.test(words)) return 'culture'
   if (WATER.test(words) && minutes >= 10 && !/\b(?:boil|simmer)/iu.test(words)) return 'soak'
   if (/\bhot\b[^,;]*\b(?:oil|fat)\b/iu.test(words)) return 'toast'
+  // "In the same pan, garlic, just thirty seconds".
+  if (
+    /^\W*(?:now |then |and )?(?:in(?:to)? )?the (?:same |hot |empty )+(?:pan|skillet|wok|oil)\b/iu.test(words)
+  )
+    return 'shallow-fry'
   if (
     /\bpan\b[^,;]*\b(?:oil|fat)\b|\b(?:oil|fat|butter)\b[^,;]{0,16}\bpan\b|\b(?:min|minutes)\s*(?:\/|a |per |each )\s*side\b/iu.test(
       words,
@@ -46,9 +58,13 @@ export function fragment(words: string): OperationId | null {
 
 /** What "let it …" lets happen: the first that its words fit. */
 const LETS: readonly (readonly [when: RegExp, operation: OperationId | null])[] = [
+  [/\b(?:take (?:on |up )?flavou?r|get to know)\b/iu, 'simmer'],
+  [/\bevaporat/iu, 'reduce'],
   [/\bcomes?\b[^.;]{0,16}\bto (?:the|a) (?:boil|simmer)\b/iu, 'heat'],
   [/\b(?:excess|extra)\b[^.;]*\b(?:run|drip|drain|fall)\b/iu, null],
   [/(?=.*\b(?:flame|hob|low heat|medium heat)\b).*\bset\b/isu, 'shallow-fry'],
+  // "Let them bubble away for 25 minutes": it simmers.
+  [/\b(?:bubble|boil|cook|simmer|tick|putter)\w*\b[^.;]{0,12}\baway\b[^.;]{0,6}\bfor\b/iu, 'simmer'],
   [/\b(?:bubble|boil|cook|simmer|reduce)\w*\b[^.;]{0,24}\b(?:away|down|off)\b/iu, 'reduce'],
   [/\breduces?\b/iu, 'reduce'],
   [/\b(?:limp|soft|translucent|wilt|collapse|sweat|soften|flop)\w*\b/iu, 'sweat'],
@@ -84,10 +100,29 @@ export const IN_WATER =
 export const BEFORE_DAY = /\b(?:night before|overnight|day before)\b/iu
 export const TO_COOL = /\bto (?:cool|go cold|get cold)\b/iu
 
+/** "Put the bread to soak in the milk". */
+const PUT_TO =
+  /^(?:put|set|lay|leave|place)\b[^.;,]*?\bto (soak|drain|boil|simmer|marinate|infuse|steep|sweat|prove|rise|thaw)\b/iu
+const PUTS_TO: Readonly<Record<string, OperationId>> = {
+  soak: 'soak',
+  drain: 'drain',
+  boil: 'boil',
+  simmer: 'simmer',
+  marinate: 'marinate',
+  infuse: 'infuse',
+  steep: 'infuse',
+  sweat: 'sweat',
+  prove: 'rest',
+  rise: 'rest',
+  thaw: 'freeze-thaw',
+}
 /** A put-in clause that says where: into the fridge, the oven, or nowhere special. */
 export function puts(words: string, clauseText: string): OperationId | null {
   const minutes = timeIn(words)
   if (TO_COOL.test(clauseText)) return 'cool'
+  const purpose = PUT_TO.exec(clauseText)?.[1]
+  if (purpose !== undefined) return PUTS_TO[purpose.toLowerCase()] ?? null
+  if (/\bin the cold(?=\s*(?:[.,;]|$|for|until|over))/iu.test(words)) return 'chill'
   if (FRIDGE.test(words)) return 'chill'
   if (/\bfreezer\b/iu.test(words)) return 'freeze-thaw'
   if (UNDER_GRILL.test(words) && minutes !== null) return 'broil'

@@ -147,10 +147,18 @@ export function takeGroup(
   for (const of of wanted) t.line(of, null, role)
   // "Add everything else": what was made beside it, too.
   const isElse = which === 'rest' && ELSE.test(t.doing.parsed.text.slice(t.doing.from, t.doing.to))
+  // "Cook the lentils. Fry the onion. Add the rest of the ingredients.": the lentils, too.
+  if (which === 'rest' && part === null && isList && t.operation !== null && REST_JOINS.has(t.operation))
+    for (const lot of lots)
+      if (COOKED.has(lot.operation ?? '') && !lot.isAside && !t.isExcepted(lot)) t.lot(lot, null, role)
   const isOfAll = which === 'all' && part === null && (!isList || t.stage.parts.length <= 1)
   if (isOfAll || (isElse && part === null && !isList))
     for (const lot of lots) if (!t.isExcepted(lot)) t.lot(lot, null, role)
 }
+
+const REST_JOINS: ReadonlySet<string> = new Set(['mix', 'simmer', 'heat', 'boil'])
+/** What waits beside the pan for the rest to come. */
+const COOKED: ReadonlySet<string> = new Set(['drain', 'boil', 'simmer', 'absorb', 'pressure-cook'])
 
 const isDrySweet = ({ line }: Named): boolean =>
   line?.food?.foodClass === 'sweetener' && (line.food.per100g.waterG ?? 100) < 16

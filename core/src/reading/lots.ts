@@ -62,7 +62,7 @@ const DRIES: ReadonlySet<OperationId> = new Set([
 const KEEPS_SIDE: ReadonlySet<OperationId> = new Set(['drain', 'squeeze', 'wash-gluten', 'coagulate'])
 
 const ASIDE =
-  /(?:^|[.;,]\s*)out (?:on|in)?to (?:a |the )?(?:[a-zß-ɏ]+ )?(?:plates?|bowl|rack|paper)\b|\b(?:set|put|leave|tip|lift|move|transfer|take|remove|scoop|slide|keep)\b[^.;]{0,40}\b(?:aside|to one side|out\b(?! of the oven)|(?:on)?to (?:a |the )?(?:plates?|warm|bowl|rack)|into (?:a |another )bowl|from the pan|from the heat and set)\b/iu
+  /(?:^|[.;,]\s*)out (?:on|in)?to (?:a |the )?(?:[a-zß-ɏ]+ )?(?:plates?|bowl|rack|paper)\b|\bget\b[^.;]{0,24}\bout on(?:to)? (?:some |a |the )?(?:kitchen )?(?:paper|plates?|rack)|\b(?:set|put|leave|tip|lift|move|transfer|take|remove|scoop|slide|keep)\b[^.;]{0,40}\b(?:aside|to one side|out\b(?! of the oven)|(?:on)?to (?:a |the )?(?:plates?|warm|bowl|rack)|into (?:a |another )bowl|from the pan|from the heat and set)\b/iu
 
 /** "Fry the tofu until golden; remove." */
 const isTakenOut = ({ clauses, main, parsed }: DoingText): boolean =>
@@ -79,7 +79,7 @@ const isPutAside = (doing: DoingText): boolean =>
   isTakenOut(doing) ||
   doing.clauses.some(
     (clause) =>
-      (clause !== doing.main || clause.verb?.kind === 'put') &&
+      (clause !== doing.main || clause.verb?.kind === 'put' || clause.verb?.kind === 'give') &&
       clause.from >= doing.main.from &&
       ASIDE.test(doing.parsed.bare.slice(clause.from, clause.to)),
   ) ||

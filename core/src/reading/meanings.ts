@@ -55,6 +55,15 @@ export function takeMention(t: Taking, mention: Exclude<Mention, { kind: 'pronou
     case 'water':
       t.takes.hasTap = true
       break
+    case 'step': {
+      const { bench } = t.stage
+      const made = [...bench.lots, ...bench.gone()].find(
+        ({ stepId, isSide }) => stepId === mention.stepId && !isSide,
+      )
+      const lot = made === undefined ? undefined : bench.now(made)
+      if (lot !== undefined && bench.lots.includes(lot)) t.lot(lot, null, mention.role)
+      break
+    }
     case 'remainder': {
       const { bench, lines } = t.stage
       // "Spread half of the salt in a tin and bury the carrots in the rest": all of it.

@@ -75,6 +75,9 @@ function pronoun(here: Here): Answer {
   const { text } = token
   if (text === 'lot' && /\bthe $/iu.test(before))
     return met({ kind: 'pronoun', word: 'it', isAll: false, ...whole(here) })
+  // "In they go": those that were cut one after another.
+  if (text === 'they' && /^(?:go|went)$/.test(next?.text ?? ''))
+    return met({ kind: 'pronoun', word: 'they', isAll: false, ...whole(here) })
   if (!PRONOUNS.has(text)) return null
   const isBeforeNoun = next?.kind === 'word'
   // "Both pastes": the word after it says which.
@@ -165,7 +168,7 @@ const THINGS = new Set(['thing', 'stuff', 'bit', 'item', 'component', 'element',
 
 function ingredients({ token, tokens, index, scene, role }: Here): Answer {
   const isThings = THINGS.has(token.stem) && /^(?:wet|dry|liquid)$/.test(tokens[index - 1]?.text ?? '')
-  if (token.stem !== 'ingredient' && !isThings) return null
+  if (!/^(?:ingredient|ingred|ingr)$/.test(token.stem) && !isThings) return null
   const group = groupAt(tokens, index, scene)
   return group === null ? 'nothing' : met({ ...group, role })
 }
@@ -215,6 +218,13 @@ function side(here: Here): Answer {
   const { stem } = token
   const sides = scene.bench.sides()
   if (!SIDE_WORDS.has(stem) || sides.length === 0) return null
+  // "Lemon juice" is the lemon's, not what the beans lay in.
+  if (
+    stem === 'juice' &&
+    !sides.some(({ words }) => words.has(stem)) &&
+    namedAt(tokens, index - 1, scene, before) !== null
+  )
+    return 'nothing'
   const isMarked = MARKED.test(before)
   const isListed = namedAt(tokens, index, scene, before)?.fits.some(
     ({ of, coverage, isHead, isOwn }) =>

@@ -46,6 +46,8 @@ export type Mention = Base &
         /** "The rest", and not a part that was spoken of: all that was not taken yet. */ readonly isRest: boolean
       }
     | { readonly kind: 'water'; readonly isThe: boolean }
+    /** "Add 1 and 2": what the written steps of those numbers made. */
+    | { readonly kind: 'step'; readonly stepId: string }
   )
 
 /** What scanning a clause needs to know beside its words. */
@@ -58,6 +60,8 @@ export interface Scene {
   readonly part: number | null
   /** Part whose foods alone can be named: a step that was typed into it; null = all. */
   readonly only: number | null
+  /** The last step that the written step of a number made, counted from 1; null where it made none yet. */
+  readonly stepOf: (number: number) => string | null
   /** Stem of the verb in hand, as purposes name it: "fry", "dust". */
   readonly verb: string | null
 }

@@ -144,6 +144,8 @@ export function readMethod(
   const steps: Step[][] = parts.map(() => [])
   const oven = new Oven()
   let heading: number | null = null
+  const madeBy: (string | null)[] = []
+  walk.count((number) => madeBy[number - 1] ?? null)
   const written = method.map((one, at): Written => {
     if (one.heading !== null) heading = partOfHeading(one.heading, named)
     const stepIds: string[] = []
@@ -195,6 +197,7 @@ export function readMethod(
       previous = { part, index: list.length - 1 }
       stepIds.push(id)
     })
+    madeBy.push(stepIds.at(-1) ?? null)
     return { heading: one.heading, text: one.text, stepIds }
   })
   return { steps, written }

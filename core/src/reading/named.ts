@@ -62,6 +62,7 @@ const SHORT: readonly (readonly [short: string, name: RegExp])[] = [
   ['tvp', /\btextured (?:vegetable|soy)/iu],
   ['marg', /\b(?:margarine|vegan butter|plant butter)\b/iu],
   ['vwg', /\bvital wheat gluten\b/iu],
+  ['toms', /\btomato(?:es)?\b/iu],
   ['nooch', /\bnutritional yeast\b/iu],
 ]
 const shortOf = (food: string): string[] => SHORT.flatMap(([short, name]) => (name.test(food) ? [short] : []))
@@ -108,9 +109,14 @@ export const namedLine = (resolved: ResolvedLine, part: number): Named => ({
   foodClass: resolved.food?.foodClass ?? null,
 })
 
+/** "A", "Group B": a part that is called by a letter, which words name by the large letter alone. */
+const LETTER = /^\(?(?:group |seasonings? |mix(?:ture)? |sauce )?([A-H])\)?$/u
+export const letterName = (letter: string): string => `#${letter.toLowerCase()}`
+
 /** A part by its name; one that every recipe has is not meant by it. */
 export function namedPart(id: string, name: string, part: number): Named {
-  const words = stemsOf(name.replace(/^(?:for )?the /iu, ''))
+  const letter = LETTER.exec(name.trim())?.[1]
+  const words = letter === undefined ? stemsOf(name.replace(/^(?:for )?the /iu, '')) : [letterName(letter)]
   return {
     kind: 'part',
     id,

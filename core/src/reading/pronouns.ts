@@ -1,5 +1,6 @@
 import { takeNamed } from './meanings'
 import type { Mention } from './mentions'
+import type { Lot } from './bench'
 import type { Taking } from './takes'
 
 const CUT: ReadonlySet<string> = new Set(['chop', 'trim', 'grate', 'rinse', 'drain'])
@@ -24,6 +25,10 @@ export function takePronoun(
     }
     if (t.takes.lines.length === 0)
       for (const lot of [first, second]) if (lot !== undefined) t.lot(lot, null, mention.role)
+    return
+  }
+  if (mention.word === 'they') {
+    takeThose(t, mention)
     return
   }
   if (mention.isAll) {
@@ -61,3 +66,15 @@ export function takePronoun(
   t.takes.base = hand
   t.lot(hand, mention.said.share, mention.role)
 }
+
+/** "Grate the carrot and snip the onions. In they go.": what was cut one after another, to what was made before it. */
+function takeThose(t: Taking, { role }: Extract<Mention, { kind: 'pronoun' }>): void {
+  const lots = t.stage.bench.lots.filter(({ isSide, part }) => !isSide && part === t.hand()?.part)
+  const begun = lots.findLastIndex(({ operation }) => !isCut(operation))
+  const cut = lots.slice(begun + 1)
+  for (const lot of cut.length > 0 ? cut : lots.slice(-1)) t.lot(lot, null, role)
+  const base = cut.length > 0 ? lots[begun] : lots.at(-2)
+  if (base !== undefined) t.join(base)
+}
+const isCut = (operation: Lot['operation']): boolean =>
+  operation !== null && (CUT.has(operation) || operation === 'squeeze' || operation === 'press')

@@ -143,7 +143,8 @@ export function refined(
   if (operation === 'rest') {
     // "Bring to a bubble, then turn right down and leave for 50 min": it goes on, low.
     const goesOn = durationsIn(words).length > 0 && (last === 'heat' || last === 'boil' || last === 'simmer')
-    if (goesOn && TURNED_DOWN.test(beforeIt(doing)) && !OFF_IT.test(words)) return 'simmer'
+    if (goesOn && TURNED_DOWN.test(beforeIt(doing)) && !OFF_IT.test(`${beforeIt(doing)} ${words}`))
+      return 'simmer'
     if (last === 'soak' || last === 'hydrate') return inWater ? 'soak' : 'rest'
     if (takes.lines.some(({ of }) => of.foodClass === 'water')) return 'soak'
     if (takes.lines.some(({ of }) => isDryFood(of)) && takes.lines.some(({ of }) => isPouredFood(of)))

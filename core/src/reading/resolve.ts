@@ -91,7 +91,8 @@ function takeClause(t: Taking, clause: Clause, shared: readonly Mention[] | null
   const { hasObject, hasPronoun } = met
   if ((met.hasTarget && (hasObject || hasPronoun || before)) || (met.hasLineTarget && hasObject)) return
   const hasLead = kept.some(
-    (one) => clause.verb !== null && one.at < clause.verbFrom && one.role === 'object',
+    (one) =>
+      clause.verb !== null && clause.isTold !== true && one.at < clause.verbFrom && one.role === 'object',
   )
   const isMoreOf = kept.some(
     (one) =>
@@ -189,6 +190,8 @@ export function takesOf(
         )
       : []
   for (const clause of doing.clauses) {
+    // "Don't slice it before it has had 15 minutes": it rests.
+    if (clause.isRemark && clause === doing.main) joinHand(taking)
     if (clause.isRemark) continue
     const isActive =
       doing.active.includes(clause) &&
@@ -208,6 +211,11 @@ export function takesOf(
   takeUnsaid(taking)
   takes.isEmpty = takes.lines.length + takes.lots.length + takes.parts.length === 0
   return takes
+}
+
+function joinHand(t: Taking): void {
+  const hand = t.hand()
+  if (hand !== null) t.join(hand)
 }
 
 /** What a doing takes, as the document states it. */

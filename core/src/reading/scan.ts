@@ -1,7 +1,9 @@
 import type { Clause, Parsed } from './clauses'
 import { mentionAt } from './mentionAt'
 import type { Mention, Role, Scene } from './mentions'
-import { tokensOf } from './tokens'
+import { letterName } from './named'
+import { ALL_OF_IT } from './said'
+import { type Token, tokensOf } from './tokens'
 
 const ROLES: Readonly<Record<string, Role>> = {
   with: 'with',
@@ -53,6 +55,41 @@ const becomes = (mention: Mention, { verb }: Clause, before: string): boolean =>
   CUTS.test(verb?.word ?? '') &&
   TURNS_INTO.test(before)
 
+/** "Put A in a pot": the part of that letter; "180 °C" is none. */
+function letterAt({ tokens, index, words, scene, role }: Letters): Mention | null {
+  const token = tokens[index]
+  if (token?.text.length !== 1 || !/^[A-H]$/u.test(words.slice(token.at, token.end))) return null
+  const before = tokens[index - 1]
+  if (before === undefined || (before.kind !== 'word' && !/^[,(+&]$/.test(before.text))) return null
+  const of = scene.names.get(letterName(token.text)) ?? []
+  const base = { at: token.at, role, said: ALL_OF_IT }
+  return of.length === 0
+    ? null
+    : { kind: 'named', of, isWhole: true, word: token.text, made: null, product: null, ...base }
+}
+const BEFORE_A_STEP = /^(?:add|combine|mix|blend|stir|pour|put|return|steps?|with|to|over)$/
+const AFTER_A_STEP = /^(?:and|to|in|into|with|on|over|together|[,.;&+])$/
+/** "Add 1, 2 and 3", "stir 2 into 1": what those steps made. */
+function stepAt({ tokens, index, scene, role }: Letters): Mention | null {
+  const token = tokens[index]
+  if (token?.kind !== 'number' || !/^\d{1,2}$/.test(token.text)) return null
+  const before = tokens[index - 1]?.text ?? ''
+  const after = tokens[index + 1]
+  // "…, 2 and 3" goes on with numbers alone.
+  const goesOn = /^(?:and|[,&+])$/.test(before) && tokens[index - 2]?.kind === 'number'
+  if (!goesOn && !BEFORE_A_STEP.test(before)) return null
+  if (after !== undefined && !AFTER_A_STEP.test(after.text)) return null
+  const stepId = scene.stepOf(Number(token.text))
+  return stepId === null ? null : { kind: 'step', stepId, at: token.at, role, said: ALL_OF_IT }
+}
+interface Letters {
+  readonly tokens: readonly Token[]
+  readonly index: number
+  readonly words: string
+  readonly scene: Scene
+  readonly role: Role
+}
+
 /** What the words of a clause name, in their order. */
 export function scan(parsed: Parsed, clause: Clause, scene: Scene): Mention[] {
   const offset = clause.from
@@ -71,9 +108,17 @@ export function scan(parsed: Parsed, clause: Clause, scene: Scene): Mention[] {
       particleAt = (tokens[index + 1]?.at ?? -1) + offset
       continue
     }
+    const called =
+      letterAt({ tokens, index, words, scene, role }) ?? stepAt({ tokens, index, words, scene, role })
+    if (called !== null) {
+      found.push({ ...called, at })
+      continue
+    }
     if (token.kind !== 'word') {
       const ends = token.kind === 'mark' && /[;:.]/.test(token.text)
-      if (ends || (token.text === ',' && clause.verb === null)) role = 'object'
+      // "Toss it through, sesame on top": nothing stands after the first.
+      const isOver = token.text === ',' && Object.hasOwn(ROLES, tokens[index - 1]?.text ?? '')
+      if (ends || isOver || (token.text === ',' && clause.verb === null)) role = 'object'
       continue
     }
     if (

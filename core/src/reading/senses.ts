@@ -19,7 +19,7 @@ export interface Read {
 const FAT = /\b(?:oil|fat|margarine|ghee|lard|butter)\b/iu
 
 const SEPARATES =
-  /\b(?:out of|from) the (?:liquid|liquor|water|marinade|brine|stock|bath)\b|\bout with a (?:slotted|skimmer|tea strainer)|\bout onto (?:paper|kitchen)/iu
+  /\b(?:out of|from) the (?:liquid|liquor|water|marinade|brine|stock|bath)\b|\bout with a (?:slotted|skimmer|tea strainer)|\bout on(?:to)? (?:some |a |the |plenty of |sheets of )*(?:paper|kitchen|towels?)\b/iu
 
 const INTO_PAN = /\binto the (?:\w+ )?(?:pan|pot|skillet|wok|kadhai|soup|stew|sauce)\b/iu
 const LIES_IN =
@@ -100,12 +100,15 @@ const KEEPS_LIQUOR =
   /\b(?:keep|keeping|reserve|reserving|save|saving)\b[^.;]*\b(?:liquor|liquid|marinade|juices?|brine|stock|broth)\b/iu
 /** What is lifted out drips: it lay in something. */
 const DRIPS_OFF = /\b(?:drip|drips|dripping|drain|excess)\b/iu
+/** "In breadcrumbs", "them through the flour". */
+const INTO_CRUMBS =
+  /^\s*(?:it |them |each |the [\w ]{1,20} )?(?:in|through) (?:the |some |plenty of |remaining |rest of the |\w+ )*(?:breadcrumbs?|crumbs?|flour|panko|semolina|sesame|seeds)\b/iu
 /** Verbs that change nothing by themselves: turning, lifting out, throwing away. */
 function changesNothing({ verb: { word, senses }, rest, full, parsed, clause }: Said): Told {
   if (FLAVOURINGS_OUT.test(rest)) return NOTHING
   const sense = senses.find(({ when }) => when?.test(rest) === true)?.operation
   if (sense != null) return does(sense)
-  if (word === 'pass' && /\b(?:sieve|strainer|muslin|cloth)\b/iu.test(rest)) return does('strain')
+  if (word === 'pass' && INTO_CRUMBS.test(rest)) return does('coat')
   if (/^(?:move|transfer|put|return)$/.test(word) && /\b(?:warm|low) oven\b/iu.test(rest)) return does('hold')
   if (/^(?:discard|bin|throw)$/.test(word) && LIQUID_AWAY.test(rest)) return does('drain')
   const lay = parsed.bare.slice(Math.max(0, clause.from - 70), clause.from)
@@ -144,6 +147,8 @@ function changesNothing({ verb: { word, senses }, rest, full, parsed, clause }: 
   if (/^(?:turn|take|lift|remove|transfer|move|unmould|unmold)$/.test(word) && TO_COOL.test(rest))
     return does('cool')
   if (word !== 'turn') return NOTHING
+  // "Turn in breadcrumbs".
+  if (INTO_CRUMBS.test(rest)) return does('coat')
   return [/^\s*(?:it|them|the \w+) in the\b/iu.test(rest) ? 'do' : 'none', 'coat']
 }
 
@@ -158,6 +163,8 @@ const MEANWHILE = /,\s*(?:still |all the while )?(whipping|whisking|beating|blen
 const POURS_OIL_OFF = /\bpour (?:off|away)\b[^.;]*\b(?:oil|fat)\b/iu
 const OFF_SOME_FAT =
   /^\s*(?:off|away) (?:all but|most of|some of|any|the excess|any excess)\b[^.;]*\b(?:oil|fat)\b/iu
+export const TREMBLES =
+  /\bin(?:to)? the (?:[a-zß-ɏ]+ )?(?:stock|broth|water|sauce|milk)\b[^.;]{0,24}\b(?:trembl|simmer|shiver|barely mov|just mov|bubbl)\w*/iu
 /** Verbs that put things somewhere: into the fridge, the oven, the blender, or nowhere special. */
 function putsIn({ verb, rest, words, fromVerb, parsed, clause, next }: Said): Told {
   const sense = verb.senses.find(({ when }) => when?.test(rest) === true)
@@ -168,6 +175,8 @@ function putsIn({ verb, rest, words, fromVerb, parsed, clause, next }: Said): To
     const how = verbOf(meanwhile[1] ?? '')?.verb.senses.find((one) => one.when === null)?.operation
     if (how != null) return does(how)
   }
+  // "Add to the kettle under high shear, 3 min".
+  if (/\b(?:under|with|at) high shear\b/iu.test(words)) return does('blend')
   const isSkimmed =
     /^(?:ladle|scoop)$/.test(verb.word) && /\b(?:out|up|off)\b[^.;]*\b(?:water|liquid|liquor)\b/iu.test(rest)
   if (verb.word === 'cover' && COVERS.test(rest)) return does('coat')
@@ -297,6 +306,9 @@ const INTO_SHAPE = /\binto\b/iu
 const THROUGH_A_MILL =
   /\bthrough (?:a|an|the|your) (?:[a-zß-ɏ-]+ ){0,2}(?:ricer|mouli|food mill|mouli-légumes|potato press)\b/iu
 
+const THROUGH_A_CLOTH =
+  /^\s*(?:it |them |this |that |everything |all |the [a-zß-ɏ -]{1,24})?through (?:a|an|the|your|some|two) (?:[a-zß-ɏ-]+ ){0,3}(?:sieve|strainer|muslin|cheesecloth|cloth|filter|bag|colander)\b/iu
+
 function withVerb(said: Said): Told {
   const { verb, rest, full, words, next, parsed, clause } = said
   // "Hold 2 minutes": it goes on as it was.
@@ -321,6 +333,9 @@ function withVerb(said: Said): Told {
   // "Squeeze it together well": by hand, to make it hold; nothing is squeezed out.
   if (verb.word === 'squeeze' && SQUEEZED_TOGETHER.test(rest) && !WETNESS.test(full))
     return does(INTO_SHAPE.test(rest) ? 'shape' : 'mix')
+  // "Pour it through a fine cloth".
+  if (/^(?:pass|push|press|put|pour|rub|run|tip|work|force)$/.test(verb.word) && THROUGH_A_CLOTH.test(rest))
+    return does('strain')
   // "Pass it through a potato ricer".
   if (/^(?:pass|push|press|put|rub|work|run|force|squeeze)$/.test(verb.word) && THROUGH_A_MILL.test(rest))
     return does('mash')
@@ -343,6 +358,11 @@ function withVerb(said: Said): Told {
       return operation === null ? NOTHING : does(operation)
     }
     case 'give':
+      // "Get those out onto some paper."
+      if (verb.word === 'get' && SEPARATES.test(rest)) return does('drain')
+      // "They need twenty-five minutes at a lazy simmer".
+      if (timeIn(words) !== null && /\bat (?:a|the) (?:[a-zß-ɏ-]+ ){0,2}simmer\b/iu.test(rest))
+        return does('simmer')
       if (timeIn(words) !== null) return ['go-on', null]
       return isFat(verb.word, rest, next) ? ['fat', null] : NOTHING
     case 'put':
@@ -351,6 +371,10 @@ function withVerb(said: Said): Told {
       return works(said)
   }
 }
+
+/** "Don't slice it before it has had a quarter of an hour". */
+const NOT_BEFORE =
+  /^(?:do not|don['’]t|never|resist)\b[^.;]*\b(?:slic|cut|carv|unmould|unmold|turn|serv|touch|tak)[^.;]*\b(?:before|until|till)\b[^.;]*\b(?:had|has|have|stood|rested|cooled|sat)\b/iu
 
 /** What a clause is within its text, and what it tells to do. */
 export function readClause(
@@ -361,7 +385,11 @@ export function readClause(
 ): Read {
   const words = parsed.bare.slice(clause.from, clause.to)
   const told = (): Told => {
-    if (clause.isRemark) return TAKES_SO_LONG.test(words) ? ['go-on', null] : NOTHING
+    if (clause.isRemark) {
+      const full = parsed.text.slice(clause.from, clause.to)
+      if (NOT_BEFORE.test(full) && timeIn(full) !== null) return does('rest')
+      return TAKES_SO_LONG.test(words) ? ['go-on', null] : NOTHING
+    }
     if (clause.isBowl === true) return does('mix')
     if (clause.verb === null)
       return withoutVerb(words, previous === undefined ? '' : parsed.bare.slice(previous.from, previous.to))
@@ -381,10 +409,18 @@ export function readClause(
   return { clause, role, operation, words }
 }
 
+/** "Heat the passata with a thread of oil": it is not the oil that is heated. */
+const WITH_SOME_FAT =
+  /^\s*(?:up )?(?:the |your |all )?(?!(?:pan|skillet|wok|pot|saucepan)\b)[a-zß-ɏ-]{3,}(?: [a-zß-ɏ-]+){0,2} with (?:a|an|some|the|half|\d)\b/iu
+const heatsFat = (rest: string): boolean => {
+  if (!FAT.test(rest)) return false
+  const lead = WITH_SOME_FAT.exec(rest)?.[0]
+  return lead === undefined || FAT.test(lead) || VESSEL_ONLY.test(lead)
+}
 /** Fat warmed for what is fried in it next is no doing of its own. */
 const isFat = (verb: string, rest: string, next: Clause | undefined): boolean =>
   /^(?:heat|warm|melt|get)$/.test(verb) &&
-  FAT.test(rest) &&
+  heatsFat(rest) &&
   !/\b(?:milk|cream|sugar|flour|water|chocolate|stock)\b/iu.test(rest) &&
   next !== undefined &&
   (verb === 'melt' ? startsHot(next) && !/\d\s*°?\s*[CF]\b/u.test(rest) : true)

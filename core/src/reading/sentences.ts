@@ -7,13 +7,19 @@ const ABBREVIATED =
 const TIMED = /\d\s*(?:min|mins|hrs?|h|secs?|s)\.$/iu
 const sentenceEnds = new Intl.Segmenter('en', { granularity: 'sentence' })
 
+/** Who begins without a capital begins sentences so: "press the tofu. in a bowl mix the rest". */
+const NO_CAPITALS = /^\P{L}*\p{Ll}/u
+const AFTER_A_STOP = /(?<=\p{L}{3}[.!?]\s)(?=\d)/u
+const AFTER_ANY_STOP = /(?<=\p{L}{2}[.!?]\)?\s+)(?=[\d\p{Ll}])/u
+
 /** Sentences of one line or paragraph, as stretches of it. */
 export function sentencesIn(text: string): Span[] {
   const spans: { from: number; to: number }[] = []
+  const isSmall = NO_CAPITALS.test(text)
   const parts = [...sentenceEnds.segment(text)].flatMap(({ segment, index }) => {
     // "Wrap in a blanket. 12 h, somewhere warm."
     let from = 0
-    return segment.split(/(?<=\p{L}{3}[.!?]\s)(?=\d)/u).map((piece) => {
+    return segment.split(isSmall ? AFTER_ANY_STOP : AFTER_A_STOP).map((piece) => {
       const at = index + from
       from += piece.length
       return { segment: piece, index: at }
@@ -28,7 +34,7 @@ export function sentencesIn(text: string): Span[] {
     const to = from + words.length
     const isAbbreviated =
       ABBREVIATED.test(before) && !/\d\.$/.test(before) && !(TIMED.test(before) && /^\p{Lu}/u.test(words))
-    if (last !== undefined && (isAbbreviated || /^\p{Ll}/u.test(words))) last.to = to
+    if (last !== undefined && (isAbbreviated || (!isSmall && /^\p{Ll}/u.test(words)))) last.to = to
     else spans.push({ from, to })
   }
   return spans

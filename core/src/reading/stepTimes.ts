@@ -42,8 +42,10 @@ const UNIT_MIN: Readonly<Record<string, number>> = { s: 1 / 60, m: 1, h: 60, d: 
 const perUnit = (unit: string): number => UNIT_MIN[unit.charAt(0).toLowerCase()] ?? 1
 
 /** A text without any of these states no time. */
+const OVERNIGHT =
+  /\bover-?night\b|\bo\/n\b|\b(?:for |the |during )?(?:a|one|the whole|all) night\b(?! before)|\bsince (?:last night|yesterday)\b/iu
 const NAMES_TIME =
-  /\d\s?['′](?![\da-zß-ɏ])|\bo\/n\b|(?:seconds?|secs?|minutes?|mins?|hours?|hrs?|days?|weeks?|over-?night)|[\d½¼¾\s-][smh]\b/iu
+  /\d\s?['′](?![\da-zß-ɏ])|\bo\/n\b|(?:seconds?|secs?|minutes?|mins?|hours?|hrs?|days?|weeks?|over-?night|\bnight\b)|[\d½¼¾\s-][smh]\b/iu
 /** "2'" is two minutes, "o/n" overnight. */
 const PRIME = /(?<![\d\p{L}.])(\d{1,3})(?:\s?-\s?(\d{1,3}))?\s?['′](?![\d\p{L}'])/gu
 
@@ -51,12 +53,16 @@ const PRIME = /(?<![\d\p{L}.])(\d{1,3})(?:\s?-\s?(\d{1,3}))?\s?['′](?![\d\p{L}
 const BARE =
   /\b(?:cook|simmer|bubble|fry|fries|bake|roast|steam|rest|stand|sit|blip|go)(?:s|es|ing)?\b[^.;,\d]{0,16}\bfor (?:about |another )?(two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|twenty|thirty)(?=\s*(?:[.,;:]|$))/giu
 
+/** "For the last three", "give them another five": a number at the end of its clause is minutes. */
+const MORE_BARE =
+  /\b(?:(?:for|in) the (?:last|final)|(?:for |give (?:it|them) |have )(?:another|a further)) (\d{1,2}|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|twenty|thirty)(?=\s*(?:[.,;:!]|or so\b|$|on (?:the|each) (?:other|second|side)\b))/giu
+
 /** Durations that a text states, in min; the middle of a range. */
 export function durationsIn(
   text: string,
 ): { readonly minutes: number; readonly at: number; readonly end: number }[] {
   const found: { minutes: number; at: number; end: number }[] = []
-  for (const match of text.matchAll(BARE)) {
+  for (const match of [...text.matchAll(BARE), ...text.matchAll(MORE_BARE)]) {
     const minutes = valueOf(match[1], undefined)
     const end = match.index + match[0].length
     if (minutes !== null) found.push({ minutes, at: end - (match[1] ?? '').length, end })
@@ -110,7 +116,7 @@ export function durationsIn(
     found.push({ minutes: (low + high) / 2, at: match.index, end: match.index + match[0].length })
   }
   found.sort((a, b) => a.at - b.at)
-  const overnight = /\bover-?night\b|\bo\/n\b/i.exec(text)
+  const overnight = OVERNIGHT.exec(text)
   if (overnight !== null) found.push({ minutes: OVERNIGHT_MIN, at: overnight.index, end: overnight.index })
   return found.map(({ minutes, at, end }) => ({ minutes: Math.min(MOST_MIN, minutes), at, end }))
 }

@@ -18,34 +18,34 @@ const CLOSES = /[,.;:–—()]|\bthen\b/giu
 const ASIDES: readonly RegExp[] = [
   /\([^)]*\)/gu,
   // why and what for
-  /,?\s*\b(?:so that|so (?:it|they|the|you|as to|that|there)|because|since|in order to|or (?:it|they|the|you)\b)[^.;:,]*/giu,
-  /\b(?:which|who|whose|where|whereby|although|though|whether|unless|rather than|instead of|unlike)\b[^.;,]*/giu,
-  /\bthat (?:is|are|was|were|has|have|should|will|can|you|they|it)\b[^.;,]*/giu,
+  /,?\s*\b(?:so that|so (?:it|they|the|you|as to|that|there)|because|since|in order to|or (?:it|they|the|you)\b)[^.;:,!?]*/giu,
+  /\b(?:which|who|whose|where|whereby|although|though|whether|unless|rather than|instead of|unlike)\b[^.;,!?]*/giu,
+  /\bthat (?:is|are|was|were|has|have|should|will|can|you|they|it)\b[^.;,!?]*/giu,
   // likeness
-  /\b(?:like|resembl\w+|as if|as though|such as)\b[^.;,]*/giu,
-  /\bas (?:\w+ ){1,3}as\b[^.;,]*/giu,
-  /\bas (?:makes?|will make|is needed|needed|it needs|you need|it takes|it will take|brings?|gives?)\b[^.;,]*/giu,
-  /\b(?:the )?(?:size|thickness|width|length|colour|color|texture|consistency|shape|brown|look) of\b[^.;,]*/giu,
-  /\babout the (?:size|thickness) of\b[^.;,]*/giu,
-  /\b(?<=(?:mould|tin|tray|bowl|sieve|dish|pan|cloth|jug|colander|ring|sheet|plate)s? )(?:rinsed|lined|greased|set|filled|dusted|oiled|covered)\b(?: (?:with|over|in|into|on))[^.;,]*/giu,
+  /\b(?:like|resembl\w+|as if|as though|such as)\b[^.;,!?]*/giu,
+  /\bas (?:\w+ ){1,3}as\b[^.;,!?]*/giu,
+  /\bas (?:makes?|will make|is needed|needed|it needs|you need|it takes|it will take|brings?|gives?)\b[^.;,!?]*/giu,
+  /\b(?:the )?(?:size|thickness|width|length|colour|color|texture|consistency|shape|brown|look) of\b[^.;,!?]*/giu,
+  /\babout the (?:size|thickness) of\b[^.;,!?]*/giu,
+  /\b(?<=(?:mould|tin|tray|bowl|sieve|dish|pan|cloth|jug|colander|ring|sheet|plate)s? )(?:rinsed|lined|greased|set|filled|dusted|oiled|covered)\b(?: (?:with|over|in|into|on))[^.;,!?]*/giu,
   /\bin (?:a |an |one )(?:single |even |thin |thick |deep )*layers?\b/giu,
   /\b\w+ side (?:up|down)(?:wards)?\b/giu,
   // how
-  /\bwithout\b[^.;,]*/giu,
-  /\b(?:before|after)\s+(?:\w+ing|you|it|they|the|cutting|use|serving|ten|five|that|each)\b[^.;,]*/giu,
+  /\bwithout\b[^.;,!?]*/giu,
+  /\b(?:before|after)\s+(?:\w+ing|you|it|they|the|cutting|use|serving|ten|five|that|each)\b[^.;,!?]*/giu,
   /\b(?:just )?before use\b/giu,
   /\bfor (?:dusting|frying|basting|dipping|serving|garnish|later|another (?:day|time|use)|the (?:freezer|table))\b/giu,
-  /,?\s*\b(?:discarding|removing)\b(?! (?:the |any |its |all )?(?:\w+ )?(?:water|liquid|marinade|brine|liquor|oil|whey|juices?|soaking)\b)[^.;,]*/giu,
-  /,?\s*\bor (?:up to |even |better |ideally |preferably |for )*(?:overnight|longer|more)\b[^.;,]*/giu,
-  /\bnot (?:too|the|a|for|to|so|from|its?|even)\b[^.;,]*/giu,
-  /\b(?:nothing but|no more|no other|anything)\b[^.;,]*/giu,
+  /,?\s*\b(?:discarding|removing)\b(?! (?:the |any |its |all )?(?:\w+ )?(?:water|liquid|marinade|brine|liquor|oil|whey|juices?|soaking)\b)[^.;,!?]*/giu,
+  /,?\s*\bor (?:up to |even |better |ideally |preferably |for )*(?:overnight|longer|more)\b[^.;,!?]*/giu,
+  /\bnot (?:too|the|a|for|to|so|from|its?|even)\b[^.;,!?]*/giu,
+  /\b(?:nothing but|no more|no other|anything)\b[^.;,!?]*/giu,
 ]
 const WHEN =
-  /(?:^|[.;]\s*|,\s*(?:and |then )?)(?:when|once|while|as soon as|by the time|whilst|as|after|now that)\b[^.;,]*,?/giu
+  /(?:^|[.;]\s*|,\s*(?:and |then )?)(?:when|once|while|as soon as|by the time|whilst|as|after|now that)\b[^.;,!?]*,?/giu
 const WHEN_INSIDE =
-  /\b(?:while|when|once) (?:still )?(?:hot|warm|cool|cold)(?= and\b)|\b(?:while|whilst|when|once|as)\s+(?:it|they|the|you|still|that|there|cool|cold|warm|hot|ready|done|set|everything|nudged|needed|necessary|required|you|he|she|we|i)\b[^.;:,]*/giu
+  /\b(?:while|when|once) (?:still )?(?:hot|warm|cool|cold)(?= and\b)|\b(?:while|whilst|when|once|as)\s+(?:it|they|the|you|still|that|there|cool|cold|warm|hot|ready|done|set|everything|nudged|needed|necessary|required|you|he|she|we|i)\b[^.;:,!?]*/giu
 const IF =
-  /(?:^|[.;]\s*|,\s*(?:and |then )?|\band )(?:if|should (?:it|they|the)|in case)\b[^.;,]*[,:]?|\bif (?:it|they|the|you|need|necessary|not|liked|desired|using)\b[^.;,]*|\btoo [\w ]{1,20}\?/giu
+  /(?:^|[.;]\s*|,\s*(?:and |then )?|\band )(?:if|should (?:it|they|the)|in case)\b[^.;,!?]*[,:]?|\bif (?:it|they|the|you|need|necessary|not|liked|desired|using)\b[^.;,!?]*|\btoo [\w ]{1,20}\?/giu
 /** Participles that bring foods in, or put them away; all others only tell how. */
 const ACTING =
   /^(?:adding|keeping|reserving|saving|discarding|using|basting|brushing|dusting|sprinkling|including|leaving|starting|beginning)$/iu
@@ -55,7 +55,9 @@ const NAMING =
 const NO_PARTICIPLES =
   /^(?:morning|evening|during|nothing|something|anything|everything|thing|string|spring|pudding|tempering|frosting|herring|ring|wing|king|sibling|ceiling|dumpling|seasoning|topping|filling|stuffing|icing|shortening|lightning)$/iu
 const PARTICIPLE =
-  /(?:,\s*|\bby\s+|\bthen\s+|\s)(?:(?:constantly|all the time|often|occasionally|gently|still|slowly)\s+)?([a-zß-ɏ]+ing)\b[^.;,]*/giu
+  /(?:,\s*|\bby\s+|\bthen\s+|\s)(?:(?:constantly|all the time|often|occasionally|gently|still|slowly)\s+)?([a-zß-ɏ]+ing)\b[^.;,!?]*/giu
+
+const IS_WANTED = /\b(?:wants?|needs?|requires?|been)\s*$/iu
 
 /** Where an until-clause ends: at a mark, or where "and" opens the next doing. */
 function untilEnd(text: string, from: number): number {
@@ -102,9 +104,12 @@ function orderWithin(text: string, { from, to }: Span): number {
     const isOrder =
       found?.form === 'bare' &&
       next !== undefined &&
-      (found.verb.isNoun && !isAfterVerb ? /^(?:it|them|this)$/ : /^(?:it|them|this|the|in|over)$/).test(
-        next.text,
-      ) &&
+      (found.verb.isNoun && !isAfterVerb
+        ? /^(?:it|them|this)$/
+        : found.verb.kind === 'put'
+          ? /^(?:it|them|this|the|in|over|a|an|some|more|another|\d.*)$/
+          : /^(?:it|them|this|the|in|over)$/
+      ).test(next.text) &&
       !/^(?:to|and|or|the|a|you|they|will|can|not)$/.test(tokens[index - 1]?.text ?? '')
     if (isOrder) return from + (tokens[index]?.at ?? 0)
   }
@@ -128,7 +133,7 @@ export function subordinatesOf(text: string): Subordinate[] {
     ...stretch(text, WHEN, 'aside').map((one) => ({ ...one, to: orderWithin(text, one) })),
     ...stretch(text, WHEN_INSIDE, 'aside').map((one) => ({ ...one, to: orderWithin(text, one) })),
   )
-  found.push(...stretch(text, IF, 'condition'))
+  found.push(...stretch(text, IF, 'condition').map((one) => ({ ...one, to: orderWithin(text, one) })))
   for (const match of text.matchAll(PARTICIPLE)) {
     const word = match[1] ?? ''
     const known = verbOf(word)
@@ -139,6 +144,8 @@ export function subordinatesOf(text: string): Subordinate[] {
       NAMING.test(text.slice(match.index + match[0].indexOf(word)))
     )
       continue
+    // "The lentils want rinsing".
+    if (IS_WANTED.test(text.slice(0, match.index))) continue
     if (known === null && !/^,|^by/i.test(match[0])) continue
     if (/\b(?:start|begin)s?\s*$/iu.test(text.slice(0, match.index))) continue
     const end = /\band\s+/iu.exec(match[0])
@@ -155,6 +162,6 @@ export function subordinatesOf(text: string): Subordinate[] {
 export function without(text: string, spans: readonly Span[]): string {
   let bare = text
   for (const { from, to } of spans)
-    bare = bare.slice(0, from) + bare.slice(from, to).replace(/[^.;]/gu, ' ') + bare.slice(to)
+    bare = bare.slice(0, from) + bare.slice(from, to).replace(/[^.;!?]/gu, ' ') + bare.slice(to)
   return bare
 }

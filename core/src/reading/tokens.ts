@@ -11,7 +11,7 @@ export interface Token {
   readonly stem: string
 }
 
-const TOKEN = /[\p{L}][\p{L}\u0300-\u036f'’-]*|[\d½¼¾⅓⅔⅛][\d.,/½¼¾⅓⅔⅛]*|[^\s\p{L}\d]/gu
+const TOKEN = /[\p{L}][\p{L}\u0300-\u036f'’-]*|[\d½¼¾⅓⅔⅛](?:[\d.,/½¼¾⅓⅔⅛]*[\d½¼¾⅓⅔⅛])?|[^\s\p{L}\d]/gu
 
 /** Words, numbers and marks of a text, in order. */
 export function tokensOf(text: string): Token[] {

@@ -84,6 +84,7 @@ export function readUses(
     newReading(),
     glances,
   )
+  walk.count((number) => written[number - 1]?.stepIds.at(-1) ?? null)
   const canStand = !placed.some(({ doing }) => doing !== null && isRepeat(doing))
   const known =
     before !== null &&

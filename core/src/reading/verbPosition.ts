@@ -1,6 +1,6 @@
 import { NO_WORDS, type OwnWords } from './lexicon/ownWords'
 import { ADVERBS, CONNECTIVES, DETERMINERS, PREPOSITIONS, SUBJECTS } from './lexicon/particles'
-import { type FoundVerb, verbOf } from './lexicon/verbs'
+import { type FoundVerb, isPastToo, type Verb, verbOf } from './lexicon/verbs'
 import type { Token } from './tokens'
 
 /** Foods and things of the kitchen that are verbs as well: only an object after them tells. */
@@ -77,6 +77,15 @@ function isFollowedAsVerb(at: At, word: string, isFirst: boolean): boolean {
     return false
   // "Glaze: all into a pan" names what follows.
   if (isFirst && next?.text === ':') return false
+  // "Core and slice the peppers": two orders.
+  const second = at.tokens[at.index + at.length + 1]
+  if (
+    isFirst &&
+    word === 'core' &&
+    /^(?:and|&)$/.test(next?.text ?? '') &&
+    verbOf(second?.text ?? '')?.form === 'bare'
+  )
+    return true
   if (STRICT.has(word) && !(isFirst && /^(?:season|pulse|top|finish|form|coat|glaze|crown)$/.test(word)))
     return (
       (isQuantity(next) && next?.text !== 'in') ||
@@ -146,6 +155,8 @@ export function verbAt(
     isFirst || previous === undefined || previous.kind === 'mark' || CONNECTIVES.has(previous.text)
   const isSubject = previous !== undefined && SUBJECTS.has(previous.text)
   const { form, verb } = found
+  // "Crumbs, purée, thyme and salt": one of several things.
+  if (isInAList(at, verb)) return null
   if (word === 'stuff' && /^(?:dry|wet)$/.test(at.tokens[at.index - 1]?.text ?? '')) return null
   // "Whisk the soy, syrup, smoke and oil": one of several things.
   if (word === 'smoke' && previous?.text === ',' && /^(?:,|and|&)$/.test(after(at)?.text ?? '')) return null
@@ -158,15 +169,20 @@ export function verbAt(
     if (/^go(?:es)?$/.test(word) && previous?.text === 'in' && isQuantity(after(at))) return found
   }
   if (form === 'bare') {
+    // "The chickpeas were spread on towels".
+    if (isPastToo(verb) && isPassive(at, verb)) return { verb, form: 'past' }
     if (isSubject) return found
     if (isOpen) return !verb.isNoun || isFollowedAsVerb(at, verb.word, isFirst) ? found : null
     return isAfterPhrase(at, sentenceStart, verb.isNoun && !NEVER_NOUNS.has(word)) ? found : null
   }
+  // "The lentils want rinsing", "they have been soaking".
+  if (form === 'gerund' && WANTS.has(previous?.text ?? '')) return found
   if (form === 'gerund')
     return previous?.text === 'by' && /^(?:start|begin)/.test(at.tokens[at.index - 2]?.text ?? '')
       ? found
       : null
   if (form === 'past') {
+    if (isPassive(at, verb)) return found
     // "Grated the carrots" tells what was done; "grated carrots" names a food.
     const isTold = at.index === sentenceStart && isQuantity(after(at))
     return isSubject || isTold || (isPast && isOpen) ? found : null
@@ -183,6 +199,38 @@ export function verbAt(
       sentenceStart === at.index - 1)
     ? found
     : null
+}
+
+const WANTS: ReadonlySet<string> = new Set(['want', 'wants', 'need', 'needs', 'require', 'requires', 'been'])
+/** "They want rinsing": told of the food, and done all the same. */
+export const isWanted = (at: At): boolean => WANTS.has(before(at)?.text ?? '')
+
+const BE: ReadonlySet<string> = new Set(['is', 'are', 'was', 'were', 'be', 'gets', 'get'])
+/** "The beans are soaked": what is done with them, told as it is done. */
+export const isPassive = (at: At, verb: Verb): boolean =>
+  BE.has(before(at)?.text ?? '') &&
+  !/^(?:what|whatever|which|that|there)$/.test(at.tokens[at.index - 2]?.text ?? '') &&
+  (verb.kind === 'put' || verb.senses.some(({ operation }) => operation !== null))
+
+/** Foods that are verbs as well. */
+const MADE_FOODS: ReadonlySet<string> = new Set([
+  'puree',
+  'purée',
+  'zest',
+  'mash',
+  'spread',
+  'batter',
+  'glaze',
+  'marinade',
+])
+/** "Crumbs, purée, thyme": between two others, none of which is a verb. */
+function isInAList({ tokens, index, length }: At, { word }: Verb): boolean {
+  const isMark = (text = ''): boolean => /^(?:,|and|&)$/.test(text)
+  if (!MADE_FOODS.has(word) || !isMark(tokens[index - 1]?.text) || !isMark(tokens[index + length]?.text))
+    return false
+  return [tokens[index - 2], tokens[index + length + 1]].every(
+    (one) => one?.kind === 'word' && verbOf(one.text)?.form !== 'bare',
+  )
 }
 
 /** What tells an order in the third person from a remark: a time, an end. */

@@ -151,7 +151,7 @@ export class Walk {
       hasAllAfter: (text) => lastAll > text,
       isPouredOff: (text) => drains.slice(text, text + 2).includes('1'),
     }
-    this.#scene = { names, kitchen, reading, bench: this.bench }
+    this.#scene = { names, kitchen, reading, bench: this.bench, stepOf: () => null }
   }
 
   mark(): WalkMark {
@@ -207,6 +207,11 @@ export class Walk {
       else takes.parts.push({ of: named, share })
     }
     this.lay({ doing, text, part, stepId: step.id, takes, operation: step.operation })
+  }
+
+  /** The written steps that the words may number, and what each of them made. */
+  count(stepOf: Scene['stepOf']): void {
+    this.#scene = { ...this.#scene, stepOf }
   }
 
   /** Takes back the last doing that was laid: it was none. */

@@ -121,7 +121,7 @@ export const PRODUCTS: Readonly<Partial<Record<OperationId, string>>> = {
 }
 /** Pieces that cutting and shaping make: what was cut or shaped last is meant. */
 export const PIECE_WORDS = new Set(
-  'patty ball cake log roll loaf sausage link slab round disc bundle dumpling burger nugget kofta strip cube slice dice shred wedge chunk cap matchstick rasher oval cutlet fillet steak rope twist parcel pearl piece triangle baton ribbon curl schnitzel escalope roast joint fritter pancake kebab skewer wing block wheel'.split(
+  'patty ball cake log roll loaf sausage link slab round disc bundle dumpling burger nugget kofta strip cube slice dice shred wedge chunk cap matchstick rasher oval cutlet fillet steak rope twist parcel pearl piece triangle baton ribbon curl schnitzel escalope roast joint fritter pancake kebab skewer wing block wheel section medallion disk'.split(
     ' ',
   ),
 )

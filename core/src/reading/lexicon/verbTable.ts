@@ -1,6 +1,6 @@
 /** Phrases that stand in several senses, by the name in braces. */
 export const PHRASES: Readonly<Record<string, string>> = {
-  cold: String.raw`\b(?:fridge|refrigerator|icebox|cold place|coolest)\b`,
+  cold: String.raw`\b(?:in the cold(?=\s*(?:[.,;]|$|for|until|over))|fridge|refrigerator|icebox|cold place|coolest)\b`,
   sours: String.raw`\bat (?:about |around )?(?:3[5-9]|4[0-8])\s?(?:°|º|degrees?|deg)?\s?C?\b[^.;]*\b(?:[4-9]|1\d|2\d)(?:\s*(?:-|–|to)\s*\d+)?\s?(?:hours?|hrs?|h)\b|\b(?:somewhere|in a|at a) (?:nice and |nice |good |snug )?(?:warm|draught-free)\b[^.;]*\b(?:[5-9]|1\d|2\d)(?:\s*(?:-|–|to)\s*\d+)?\s?(?:hours?|hrs?|h)\b`,
   oven: String.raw`\b(?:oven|air[- ]?fryer)\b`,
   coats: String.raw`\b(?:(?:in|with|through|into|on) (?:the |a little |some |plenty of |remaining |rest of the |seasoned )*(?:\w+ ){0,3}(?:crumbs?|breadcrumbs?|panko|flour|cornflour|cornstarch|starch|semolina|batter|glaze|cornmeal|polenta))\b`,
@@ -37,7 +37,7 @@ hydrate rehydrate reconstitute = hydrate
 bloom
   toast \b(?:oil|fat|butter|spices?|pan)\b
   hydrate
-rinse swill refresh = rinse
+rinse swill refresh scrub = rinse
 desalt = desalt
 wash
   wash-gluten \b(?:dough|gluten|starch)\b
@@ -83,7 +83,10 @@ zest [noun] = grate
 pulse [noun] = rice
 rice [noun] = rice
 crumble [noun] = mash
-mash crush squash mush smash muddle [noun] = mash
+squash smush scrunch [noun]
+  mix \b(?:about|together with (?:your|clean|wet)|with (?:your|clean|wet|both) hands)\b
+  mash
+mash crush mush smash muddle [noun] = mash
 pound [noun] = mash
 blend liquidise liquidize blitz whizz whiz buzz puree purée zap [noun] = blend
 process [noun]
@@ -93,9 +96,9 @@ grind mill
   blend \b(?:paste|batter|smooth|water|wet|pur[eé]e)\b
   rice
 run
-  blend \b(?:blender|processor|machine|motor|until|till|smooth)\b|^\s*(?:for )?(?:\d|two|three|a minute)
+  blend \b(?:blender|processor|machine|motor|until|till|smooth)\b|^\s*(?:it |this |that )?(?:for )?(?:\d|two|three|a minute)
   none
-mix combine stir fold whisk beat work cream blend-in incorporate marry [noun]
+mix combine stir fold whisk beat work cream blend-in marry [noun]
   heat ^\s*(?:it|them|this|the [\w ]{1,24})?\s*(?:constantly |continuously )?(?:over|on) (?:a )?(?:very )?(?:low|medium|gentle|moderate|high)[\w -]{0,12}(?:heat|flame)\b
   shape ^\s*(?:it |them |the (?:\w+ )?(?:pastry|dough|wrapper|sheet|tortilla|omelette|sides|edges|ends) )?(?:over|in half)\b
   whip \b(?:peaks?|(?:to|until|till|into) (?:an? )?(?:\w+ )?foam\w*|foamy|stiff(?! (?:\w+ )?(?:dough|paste|batter|mixture|mix))|fluffy|frothy|doubled|thick and glossy)\b|\bholds? (?:its|a) shape\b
@@ -144,7 +147,7 @@ spoon [noun]
 spread smear [noun]
   shape \b(?:to|in) (?:a|an even) (?:depth|thickness)\b|\b\d+(?:\.\d+)? ?cm (?:thick|deep)\b
   shape \b(?:base|bottom) of (?:a|an|the|your)\b
-  none \b(?:towel|cloth|rack|paper|tray|trays|tins?|sheet|sheets|plate|baking|board)\b
+  none \b(?:towels?|cloths?|rack|paper|tray|trays|tins?|sheet|sheets|plate|baking|board)\b
   shape
 marinate marinade marinade [noun] = marinate
 cure brine pickle [noun] = marinate
@@ -161,6 +164,10 @@ tie
   shape \b(?:knots?|rope)\b
   none
 make
+  sweat ^\s*(?:the|your) (?:[\w-]+ ){1,3}(?:sweat|soften|wilt)\b
+  brown ^\s*(?:the|your) (?:[\w-]+ ){1,3}(?:brown|colour|caramelise|take colour)\b
+  simmer ^\s*(?:the|your) (?:[\w-]+ ){1,3}(?:simmer|stew)\b
+  heat ^\s*(?:the|your) (?:[\w-]+ ){1,3}melt\b
   mix \b(?:flax|flaxseed|linseed|chia) eggs?\b
   shape \b(?:balls?|patt(?:y|ies)|burgers?|ovals?|cakes?|logs?|sausages?|rounds?|dumplings?|koftas?|balls|discs?|nuggets?|fritters?)\b
   none
@@ -232,6 +239,9 @@ tick
 bubble [noun]
   reduce \b(?:away|off|down)\b|\breduced?\b|\bhalf\b
   simmer
+come
+  heat ^\s*(?:back |up )?to (?:a|the) (?:[\w-]+ )?(?:boil|simmer|bubble)\b
+  none
 bring
   mix \btogether\b
   heat \bto\b|\bup\b
@@ -239,10 +249,14 @@ bring
 reduce
   none \b(?:the )?(?:heat|flame|temperature|oven)\b|^\s*to (?:a )?(?:very )?(?:low|medium|simmer|gentle|minimum)\b
   reduce
-steam [noun] = steam
+steam [noun]
+  sweat \bglassy\b
+  steam
 pressure-cook = pressure-cook
 bulk-ferment bulk-proof bulk-prove = rest
-bake oven-bake blind-bake par-bake pre-bake prebake = roast
+bake oven-bake blind-bake par-bake pre-bake prebake
+  shallow-fry \bin (?:the |a |some |a little |plenty of |hot )*(?:\w+ )?oil\b|\bin (?:the |a )?(?:hot )?(?:frying pan|skillet)\b
+  roast
 roast [noun]
   toast \bdry (?:pan|kadhai|skillet|frying pan)\b|\bin a (?:dry|hot) pan\b
   roast
@@ -251,7 +265,7 @@ blast
   sear \b(?:pan|wok)\b
   broil \b(?:grill|broiler)\b
   roast
-air-fry airfry = air-fry
+air-fry airfry af = air-fry
 microwave zap-in = heat
 grill griddle barbecue chargrill char-grill [noun] = grill
 broil gratinate flash [noun]
@@ -279,6 +293,7 @@ smoke cold-smoke hot-smoke [noun] = infuse
 dehydrate = dehydrate
 dry [noun]
   sweat \bin (?:a|the|your) (?:dry |hot )?(?:pot|pan|skillet|saucepan|wok)\b
+  rest ^\s*(?:out |off |there |a little )?for (?:about )?(?:\d+|ten|fifteen|twenty|thirty) ?(?:min|minutes)\b
   dehydrate \b(?:dehydrat\w+|\d+\s*°?\s*[CF]\b|hours?|\d+ days?|oven|sun|airing)\b|\bhair ?dryer\b
   none
 culture ferment incubate [noun] = culture
@@ -289,6 +304,7 @@ drip
   none
 hold
   culture {sours}
+  chill ^\s*(?:there |cold |it )?for \d+ ?(?:h|hrs?|hours?)\b(?!.*\b(?:warm|hot|\d\d ?°))
   hold \b(?:warm|hot|at|there)\b|\b(?:above|over)\s+\d
   none
 keep
@@ -308,9 +324,10 @@ start begin
   toast \bdry pan\b
   none
 add [put joins]
-incorporate-in [put joins]
+incorporate [joins] = mix
 tip pour return put place lay slide drop lower arrange throw chuck bung stream trickle ladle pile feed
 + slip plunge drape rain shower splash tumble slosh glug dollop introduce submerge drown immerse cover heap sink float nestle go dump swirl ripple fork [put noun]
+stick shove whack [put noun]
 stretch [noun]
   shape \b(?:to|into|across) (?:the |its )?(?:edges|corners|tin|tray|sides)\b|\b(?:in)?to (?:a|an|flat|thin|long|two|four|six|eight) (?:[\w-]+ ){0,3}\w+
   none
@@ -329,12 +346,13 @@ pack [noun]
 line [none noun]
   shape \bwith (?:the )?(?:pastry|dough)\b|\ba [\w\s]*tart tin\b(?! with (?:paper|parchment|baking))
   none
+forget = rest
 let allow [let]
 give get need want [give]
 preheat pre-heat hand serve eat enjoy taste adjust check grease oil butter skim flip turn watch prick unwrap
 + unmould unmold invert remove discard bin save reserve lift take transfer move repeat stop light plate store
-+ bottle flute count lie switch cut-off ease loosen-the help stick keep-an do avoid see note remember
-+ continue carry pass push use measure prepare gather tuck pat blot dampen damp wet wipe clean
++ bottle flute count lie switch cut-off ease loosen-the help keep-an do avoid see note remember
++ continue carry pass push use measure prepare demould demold juice gather tuck pat blot dampen damp wet wipe clean
 + flour-the knock tap tilt swap lose try aim throw-away uncover unmould-it fish chuck-out float-off skim-off
 + collect label seal close clip ready unroll unfold deflate score mark nudge rough shut wait-for [none noun]
 `

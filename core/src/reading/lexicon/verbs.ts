@@ -132,6 +132,9 @@ export interface FoundVerb {
   readonly form: VerbForm
 }
 
+/** "Cut", "spread": said of what was done as of what is to be done. */
+export const isPastToo = ({ word }: Verb): boolean => PAST[word] === word
+
 /** "Bake", "bakes", "baked", "baking". */
 export const formsOf = (word: string): readonly (readonly [text: string, form: VerbForm])[] => [
   [word, 'bare'],
