@@ -250,3 +250,120 @@ describe('salt that food is baked in', () => {
     expect(roasted?.lost.map(({ what }) => what)).not.toContain('left in the pan')
   })
 })
+
+describe('what pages, messages and scans do to a text', () => {
+  const lines = (text: string) =>
+    pasted(text).parts.flatMap((part) => part.lines.map(({ text: words }) => words))
+  const steps = (text: string) =>
+    pasted(text).parts.flatMap((part) => part.steps.map(({ text: words }) => words))
+
+  it('lines broken by the width of the page are put together, and parted words, too', () => {
+    const text = `Nut loaf
+
+250 g mixed nuts
+100 g brown bread-
+crumbs
+25 g margarine
+
+Grind the nuts coarsely and mix them well with the bread-
+crumbs. Melt the margarine over a low heat and stir it
+in with a wooden spoon until everything holds.`
+    expect(lines(text)).toEqual(['250 g mixed nuts', '100 g brown breadcrumbs', '25 g margarine'])
+    expect(steps(text)).toEqual([
+      'Grind the nuts coarsely',
+      'mix them well with the breadcrumbs.',
+      'Melt the margarine over a low heat and stir it in with a wooden spoon until everything holds.',
+    ])
+  })
+  it('a hyphen of its own stays, and who begins lines small set them so', () => {
+    const own = `Scones
+
+200 g flour
+
+Sift the flour into a large bowl and work in the low-
+fat spread with the tips of your fingers, then add the
+milk slowly.`
+    expect(steps(own).join(' ')).toContain('low-fat spread')
+    const small =
+      'press the tofu under a heavy pan for twenty minutes\ncut it into large cubes and toss it in the soy sauce\nbake it on a lined tray for half an hour'
+    const dish = pasted(`my tofu\n\n400 g tofu\n3 tbsp soy sauce\n\n1. ${small.replaceAll('\n', '\n2. ')}`)
+    expect(dish.written).toHaveLength(3)
+  })
+  it('pictures, tags, ratings and buttons are no food', () => {
+    const text = `🌱 CRISPY CAULIFLOWER 🌱 serves 3
+4.92 from 36 votes
+Jump to Recipe
+
+🥦 1 head cauliflower (600g)
+🌾 80g flour
+💧 120ml water
+
+HOW TO 👇
+1️⃣ Mix flour and water 🥣
+2️⃣ Dunk the cauliflower
+3️⃣ Bake 220C / 25 mins 🔥
+
+Save this! #vegan #plantbased`
+    expect(lines(text)).toHaveLength(3)
+    expect(steps(text)).toEqual(['Mix flour and water', 'Dunk the cauliflower', 'Bake 220C / 25 mins'])
+  })
+  it('a quoted text is read without its marks', () => {
+    const text =
+      '> Barley soup\n>\n> 250 g pearl barley\n> 2 litres vegetable stock\n>\n> Simmer the barley in the stock for 40 minutes.'
+    expect(lines(text)).toEqual(['250 g pearl barley', '2 litres vegetable stock'])
+  })
+  it('columns are put in the order of a line', () => {
+    const text =
+      'Cashew sauce\nIngredient\tQty\tUnit\tNote\ncashews\t150\tg\tsoaked\nwater\t300\tml\t\n\nBlend everything for 2 minutes.'
+    expect(lines(text)).toEqual(['150 g cashews, soaked', '300 ml water'])
+  })
+  it('a list in the middle of a message is a list', () => {
+    const text =
+      'hey! that dip: 2 tins white beans, 3 tbsp tahini, 1 lemon, 2 garlic cloves and 1 tsp salt\n\ndrain the beans. everything in the blender till smooth, 3 mins. drizzle w more oil'
+    expect(pasted(text).name).toBe('hey! that dip')
+    expect(lines(text)).toHaveLength(5)
+  })
+  it('bold words above a list of steps, and above foods, are headings', () => {
+    const text = `# Filling
+
+**For the lentils:**
+- 200 g brown lentils
+- 600 ml vegetable broth
+
+**For the seasoning:**
+- 1 tbsp olive oil
+- 1 onion, diced
+
+## Instructions
+
+1. **Cook the lentils:**
+   - Combine the lentils and broth.
+   - Simmer for 20 minutes.
+2. **Season:**
+   - Sauté the onion in the oil for 5 minutes.
+   - Stir in the lentils.`
+    const dish = pasted(text)
+    expect(dish.parts.map(({ name }) => name)).toEqual(['Lentils', 'Seasoning'])
+    expect(dish.written.map(({ heading }) => heading)).toEqual(['Cook the lentils', null, 'Season', null])
+  })
+})
+
+describe('shorthand of a pot', () => {
+  it('goes up to the boil and down to a simmer, and takes in what comes last', () => {
+    const list = '125 g pearl barley\n1 tin butter beans\n1 litre vegetable stock\n1 carrot\n1 tbsp oil'
+    const method =
+      'Soften the carrot in the oil, 15 mins. Barley in, stir it about for a minute, then the stock. Up to the boil, down to a simmer, 40 mins. Beans in for the last 10.'
+    expect(takes(list, method).slice(-3)).toEqual([
+      'mix: 1, pearl barley',
+      'simmer: 2, vegetable stock',
+      'simmer: 3, butter beans',
+    ])
+    expect(minutes(list, method).at(-1)).toBe(10)
+  })
+  it('a condition of the splash is none of the tomatoes', () => {
+    const list = '400 g tin tomatoes\n200 g cooked lentils'
+    const method =
+      'Add the tomatoes to the lentils and simmer for 25 minutes, adding a splash of water if it gets too thick.'
+    expect(takes(list, method)).toEqual(['simmer: tomatoes, cooked lentils'])
+  })
+})

@@ -4,6 +4,35 @@ import { type Dish, methodEntries } from '../model'
 import { type MethodLine, type RecipeText, writtenLines } from './recipe'
 import { PartGatherer, sectionKind, type SectionKind, statedYield } from './sections'
 
+type Block = ReturnType<typeof fromMarkdown>['children'][number]
+type List = Extract<Block, { type: 'list' }>
+type Paragraph = Extract<Block, { type: 'paragraph' }>
+
+const flat = (text: string): string => text.replace(/\s+/g, ' ').trim()
+/** "**For the lentils:**" alone in a paragraph heads what follows. */
+const isBoldHead = ({ children }: Paragraph): boolean => {
+  const [only, ...more] = children
+  return only?.type === 'strong' && more.length === 0 && flat(toString(only)).length < 60
+}
+interface Item {
+  readonly heading: string | null
+  readonly words: string
+}
+/** What a list tells, item by item. "1. **Cook the lentils:**" above a list of its own is its heading. */
+function itemsOf({ children }: List): Item[] {
+  return children.flatMap((item): Item[] => {
+    const [first, ...below] = item.children
+    const lists = below.filter((one): one is List => one.type === 'list')
+    const isHead = first?.type === 'paragraph' && isBoldHead(first) && lists.length === below.length
+    if (!isHead || lists.length === 0)
+      return [{ heading: null, words: flat(item.children.map((one) => toString(one)).join(' ')) }]
+    const steps = lists.flatMap((list) => itemsOf(list))
+    return steps.map((one, at) =>
+      at === 0 ? { ...one, heading: flat(toString(first)).replace(/:$/u, '') } : one,
+    )
+  })
+}
+
 /** A Markdown recipe: title, headings as parts, bullets as ingredients, numbers as steps, the rest as the note. */
 export function fromMarkdownRecipe(text: string): RecipeText {
   const gatherer = new PartGatherer()
@@ -36,8 +65,8 @@ export function fromMarkdownRecipe(text: string): RecipeText {
     } else if (node.type === 'list') {
       const isSteps = node.ordered === true || kind === 'method'
       if (isSteps && kind !== 'method') under = gatherer.current()
-      for (const item of node.children) {
-        const words = toString(item).replace(/\s+/g, ' ')
+      for (const { heading: own, words } of itemsOf(node)) {
+        if (own !== null && isSteps) heading = own
         if (kind === 'notes') notes.push(words)
         else if (isSteps) step(words)
         else {
@@ -46,6 +75,18 @@ export function fromMarkdownRecipe(text: string): RecipeText {
           heading = null
           gatherer.line(words)
         }
+      }
+    } else if (node.type === 'paragraph' && isBoldHead(node) && kind !== 'notes') {
+      const words = flat(content).replace(/:$/u, '')
+      const announced = sectionKind(words)
+      if (announced !== 'part') {
+        kind = announced
+        if (announced === 'method') under = null
+      } else if (kind === 'method') heading = words
+      else if (/:$/u.test(flat(content))) gatherer.heading(words)
+      else {
+        portions ??= statedYield(content)
+        if (statedYield(content) === null) notes.push(content)
       }
     } else if (kind === 'method' && node.type === 'paragraph') {
       for (const line of content.split('\n')) step(line)

@@ -61,18 +61,38 @@ const AMOUNTED = /[\d½¼¾⅓⅔⅛]|\bpinch\b|\bto taste\b|\bhandful\b/iu
 const NO_GROUP =
   /^(?:yields?|makes?|serves?|servings?|portions?|feeds?|times?|prep\w*|cook\w*|total|active|ready|skill|level|cost)\b|\s\S+\s\S+\s/iu
 const NO_FOODS = /\b(?:min|mins|minutes?|hours?|hrs?|fan|portions?|servings?|people)\b|°/iu
+/** "That dip: 2 tins beans, 3 tbsp tahini, 1 lemon, 1 tsp salt", "got 2 tins beans, …": words, and then a list. */
+const BEFORE_A_LIST = /(?::|\b(?:got|have|need|use|used|take|buy|with))\s*$/iu
+const MOST_WORDS = 60
+const LEAST_LISTED = 4
+function listedAfterWords(line: string): string[] | null {
+  const at = line.search(/(?<![\d½¼¾⅓⅔.,/\p{L}])[\d½¼¾⅓⅔]/u)
+  const lead = at <= 0 ? '' : line.slice(0, at)
+  if (lead === '' || lead.length > MOST_WORDS || !BEFORE_A_LIST.test(lead)) return null
+  const parts = line
+    .slice(at)
+    .replace(/\.$/u, '')
+    .split(/,\s+(?:and\s+)?(?![^()]*\))|\s+(?:and|&|\+)\s+(?=[\d½¼¾⅓⅔])/u)
+  const isList =
+    parts.length >= LEAST_LISTED &&
+    parts.every((part) => part.length < 60 && !/[.;!?]\s/u.test(part)) &&
+    parts.filter((part) => STARTS_LIKE_AMOUNT.test(part)).length >= parts.length - 1
+  return isList ? [lead.replace(/[\s:]+$/u, ''), ...parts] : null
+}
+
 /** "150 g cashews · 250 ml water · 1 tsp salt" are three lines. */
 function inOneLine(line: string): string[] {
   const commas = /^(?:([\p{L}][\p{L} ]{1,30}):\s*)?(.+)$/u.exec(line)
-  const listed = (commas?.[2] ?? '').split(
+  const byCommas = (commas?.[2] ?? '').split(
     /,\s+(?=(?:[\d½¼¾⅓⅔]|a?\s?pinch\b|handful|splash|drizzle|dash|salt\b|oil\b|juice of|zest of))/u,
   )
   const isCommas =
-    listed.length > (commas?.[1] === undefined || NO_GROUP.test(commas[1]) || NO_FOODS.test(line) ? 2 : 1) &&
-    listed.every((part) => STARTS_LIKE_AMOUNT.test(part) && part.length < 60) &&
+    byCommas.length >
+      (commas?.[1] === undefined || NO_GROUP.test(commas[1]) || NO_FOODS.test(line) ? 2 : 1) &&
+    byCommas.every((part) => STARTS_LIKE_AMOUNT.test(part) && part.length < 60) &&
     !/[.;]\s/.test(line)
   // A group in one line ends with it.
-  if (isCommas) return commas?.[1] === undefined ? listed : [`${commas[1]}:`, ...listed, GROUP_ENDS]
+  if (isCommas) return commas?.[1] === undefined ? byCommas : [`${commas[1]}:`, ...byCommas, GROUP_ENDS]
   const needs = NEEDED.exec(line)
   const semis = (needs === null ? line : line.slice(needs[0].length)).replace(/\.$/u, '').split(/\s*[;]\s+/u)
   if (semis.length > 2 && semis.every((part) => STARTS_LIKE_AMOUNT.test(part) && part.length < 60))
@@ -88,6 +108,8 @@ function inOneLine(line: string): string[] {
     )
       return needs[1] === undefined ? named : [needs[1], ...named]
   }
+  const listed = needs === null ? listedAfterWords(line) : null
+  if (listed !== null) return listed
   const parts = line.split(/\s+[·•|]\s+/)
   const isList =
     parts.length > 2 && parts.filter((part) => STARTS_LIKE_AMOUNT.test(part)).length >= parts.length - 1

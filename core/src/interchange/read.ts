@@ -6,6 +6,7 @@ import { fromMarkdownRecipe } from './markdown'
 import { markdownTexts, plainRecipes } from './manyRecipes'
 import { dishFrom, type ReadContext, type RecipeText } from './recipe'
 import { LARGEST_FILE, parseJson, tooLarge } from './safeJson'
+import { tidied } from './tidyPaste'
 
 export type RecipeFormat = 'json' | 'html' | 'markdown' | 'text'
 
@@ -107,10 +108,10 @@ export function readRecipes(text: string, context: ReadContext): Result<Dish[]> 
       const read = all(markdownTexts(text).map(fromMarkdownRecipe), context)
       if (read.ok || read.issues[0]?.code !== 'no-ingredients') return read
       // A title with a hash above lines that are no list: plain text, with its headings plain.
-      const plain = all(plainRecipes(unescaped(text.replace(/^#{1,6}[ \t]+/gm, ''))), context)
+      const plain = all(plainRecipes(tidied(unescaped(text.replace(/^#{1,6}[ \t]+/gm, '')))), context)
       return plain.ok ? plain : read
     }
     default:
-      return all(plainRecipes(unescaped(text)), context)
+      return all(plainRecipes(tidied(unescaped(text))), context)
   }
 }

@@ -2,7 +2,7 @@ import { COUNT_WORDS } from '../measure'
 /** Headings that say what follows, and are no part of the dish. */
 const INGREDIENTS = /^(?:ingredients?|you(?:’|')?ll need|you will need|shopping list)\s*:?$/i
 const METHOD =
-  /^(?:method|instructions?|directions?|steps?|preparation|preparing|what to do|the method|how to make(?: it)?|to make|procedure|how|here['’]s how)\s*:?$/i
+  /^(?:method|instructions?|directions?|steps?|preparation|preparing|what to do|the method|how to make(?: it)?|to make|procedure|how|how to(?: make (?:it|them))?|here['’]s how)\s*:?$/i
 const NOTES = /^(?:notes?|tips?|storage|nutrition|to serve|serving(?: suggestions?)?)\s*:?$/i
 
 export type SectionKind = 'ingredients' | 'method' | 'notes' | 'part'

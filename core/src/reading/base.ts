@@ -137,10 +137,16 @@ function isOver({ t, clause, hand, rest, before, isMet, hasObject, hasPronoun }:
   return true
 }
 
-/** "Tofu back in, toss it through": to what is in the pan. */
+const isStirred = (verb: string): boolean => /^(?:stir|toss|mix|fold|cook|fry|simmer)$/.test(verb)
+/** "Tofu back in, toss it through", "barley in, stir it about": to what is in the pan. */
 function isBackIn({ t, clause, hand, isMet }: At): boolean {
-  if (clause.verb === null || isMet || t.takes.lots.length === 0 || hasTargetIn(t.takes)) return false
-  if (!/\bback in\W*$/iu.test(t.doing.parsed.bare.slice(clause.from, clause.verbFrom))) return false
+  if (clause.verb === null || isMet || !t.hasAny || hasTargetIn(t.takes)) return false
+  if (
+    !(isStirred(clause.verb.word) ? /\bin\W*$/iu : /\bback in\W*$/iu).test(
+      t.doing.parsed.bare.slice(clause.from, clause.verbFrom),
+    )
+  )
+    return false
   t.join(hand)
   return true
 }

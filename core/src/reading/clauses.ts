@@ -46,12 +46,14 @@ export interface Parsed {
 }
 
 const REMARK =
-  /^(?!(?:\w+,? ){0,3}(?:i|we|you)\b)[^,;:.!?]{1,60}?\b(?:should|will|must|may|might|can|could|is|are|was|were|has|have|wants?|looks?|becomes?|turns?|travels?|freezes?|keeps?|lasts?|needs?|makes?|does|foams?|relaxes|it'll|they'll|that's|mustn't|don't|doesn't|isn't|aren't|won't|drinks?|takes?|deserves?|feels?|tastes?|smells?)\b/iu
+  /^(?!(?:\w+,? ){0,3}(?:i|we|you)\b)[^,;:.!?]{1,60}?\b(?:should|will|must|may|might|can|could|is|are|was|were|has|have|wants?|looks?|becomes?|turns?|travels?|freezes?|keeps?|(?<!\bthe )lasts?|needs?|makes?|does|foams?|relaxes|it'll|they'll|that's|mustn't|don't|doesn't|isn't|aren't|won't|drinks?|takes?|deserves?|feels?|tastes?|smells?)\b/iu
 /** What may be, or is so by custom: no order. */
 const PERHAPS =
   /\b(?:can|may|could|might|would|often|usually|traditionally|originally|typically|classically|best|sometimes|commonly|never|not|if|sure|check|why|how|that)\b/iu
 /** "How long do I blend?" */
 const ASKS = /^(?:how|when|why|what|where|who|which|does|do|can|should|is|are|and|then)\b[^.;!]*\?$/iu
+/** "Simmer 25 minutes, adding a splash of water if it gets too thick": the condition is the splash's. */
+const BY_THE_WAY = /,\s*[a-zß-ɏ]+ing\b[^.;,]*$/iu
 const SHOULD = /^(?:should|must|ought|want|it['’]ll|they['’]ll)\b/iu
 const KEEPS = /^(?:keeps|lasts|freezes|stores|will keep|leftovers|any left)\b/iu
 /** "It keeps for up to five days in the fridge." */
@@ -237,6 +239,7 @@ function clausesOf(
         one.from >= sentence.from &&
         one.from < to &&
         // "…, which takes ten minutes if you do not rush it": no condition of the doing.
+        !BY_THE_WAY.test(text.slice(from, one.from)) &&
         !subordinates.some(
           ({ kind, from: at, to: end }) => kind === 'aside' && at < one.from && end >= one.to,
         ) &&

@@ -31,7 +31,8 @@ const INTO = /,\s*(?=into (?:the )?(?:batter|bowl|pan|pot|mix|mixture|dough|sauc
 
 const THEN_MORE = /,\s*then\s+(?=the\b)/iu
 /** "Stir in the curry powder for 30 sec, then tomatoes, coconut milk and salt": they are put in next. */
-const THEN_FOODS_FROM = /\b\d+(?:\.\d+)?\s*-?\s*(?:s|secs?|seconds?|min|mins|minutes?)\b[^,;]*$/iu
+const THEN_FOODS_FROM =
+  /\b(?:\d+(?:\.\d+)?\s*-?\s*(?:s|min|mins)|(?:\d+|a|one|two|three|five|ten)\s*(?:secs?|seconds?|minutes?))\b[^,;]*$/iu
 const THEN_FOODS =
   /,\s*then\s+(?=(?!(?:for|to|on|at|in|into|over|under|again|another|about|a further|until)\b)[a-zß-ɏ]{3,})/iu
 
@@ -77,7 +78,9 @@ function split(parsed: Parsed): Clause[] {
         : (GOES_ON.exec(words) ??
           (clause.verb.kind === 'let'
             ? THEN_MORE.exec(words)
-            : clause.verb.kind === 'put' || STIRS_IN.test(parsed.bare.slice(clause.verbFrom, clause.to))
+            : clause.verb.kind === 'put' ||
+                clause.verb.word === 'stir' ||
+                STIRS_IN.test(parsed.bare.slice(clause.verbFrom, clause.to))
               ? thenFoods(words)
               : null))
     if (at === null) return [clause]
@@ -346,7 +349,7 @@ const FRIES = /^(?:shallow-fry|sear|brown|grill|simmer)$/
 
 /** "Add the beans, 4 min": what was going on goes on with them. */
 const ENDS_TIMED =
-  /[a-zß-ɏ][^.;]*,\s*(?:about |for |another )?\d+(?:\s*-\s*\d+)?\s*(?:min|mins|minutes?)(?: more| longer)?\s*[.;]?\s*$|^(?:add|throw|tip|put)\b[^.;]*\bfor (?:the (?:last|final)|another|a further) (?:\d+|two|three|four|five|six|eight|ten|fifteen|twenty)(?:\s*(?:min|mins|minutes?))?\s*[.;]?\s*$/iu
+  /[a-zß-ɏ][^.;]*,\s*(?:about |for |another )?\d+(?:\s*-\s*\d+)?\s*(?:min|mins|minutes?)(?: more| longer)?\s*[.;]?\s*$|^\W*(?:(?:add|throw|tip|put)\b[^.;]*|[^.;]*\bin )\bfor (?:the (?:last|final) |another |a further |about |around )?(?:\d+|two|three|four|five|six|eight|ten|fifteen|twenty)(?:\s*(?:min|mins|minutes?))?\s*[.;]?\s*$/iu
 
 function doing(
   parsed: Parsed,

@@ -33,7 +33,11 @@ function minutesIn(text: string): number | null {
   const last = durationsIn(text).find(({ at }) =>
     /\bfor (?:the )?last\s+$/iu.test(text.slice(Math.max(0, at - 16), at)),
   )
-  if (last !== undefined && /^\s*(?:put|return|add|place|slide|drop)\b/iu.test(text)) return last.minutes
+  if (
+    last !== undefined &&
+    /^\s*(?:(?:put|return|add|place|slide|drop|throw|tip)\b|[^.;]*\bin for (?:the )?last\b)/iu.test(text)
+  )
+    return last.minutes
   const bare = BARE_MINUTES.exec(text)
   return bare === null ? null : Number(bare[1])
 }

@@ -14,9 +14,14 @@ export const WATER = /\bwater\b/iu
 
 export const timeIn = (words: string): number | null => durationsIn(words)[0]?.minutes ?? null
 
+/** "Up to the boil, down to a simmer, 40 min". */
+const UP_TO_THE_BOIL = /^\W*(?:then |back )?up to (?:the|a) (?:boil|simmer)\b/iu
+const DOWN_TO_A_SIMMER = /\bdown to (?:a|the) (?:[a-zß-ɏ]+ )?simmer\b/iu
+
 /** What words without a verb tell to do: "under a hot grill, 12 min", "fridge 2 h". */
 export function fragment(words: string): OperationId | null {
   const minutes = timeIn(words)
+  if (UP_TO_THE_BOIL.test(words) && !DOWN_TO_A_SIMMER.test(words)) return 'heat'
   if (UNDER_GRILL.test(words)) return 'broil'
   if (CUT_TO.test(words)) return 'chop'
   if (/\b(?:blender|food processor)\b/iu.test(words)) return 'blend'
@@ -28,6 +33,7 @@ export function fragment(words: string): OperationId | null {
     return 'shape'
   if (FRIDGE.test(words)) return minutes !== null && minutes > 10_000 ? null : 'chill'
   if (minutes === null) return null
+  if (DOWN_TO_A_SIMMER.test(words)) return 'simmer'
   if (/^\W*(?:AF|air[- ]?fryer)\b/u.test(words)) return 'air-fry'
   // "Onions + oil, low, 15 min".
   if (

@@ -78,6 +78,7 @@ const isOrder = (verb: string, rest: string): boolean => {
 export const inOrder = (text: string): string =>
   text
     .replace(LEAD, blank)
+    .replace(/(?<=[a-zß-ɏ]) n (?=[a-zß-ɏ])/giu, ' & ')
     .replace(LABEL, (found, space: string, label: string, _mark: string, next: string) =>
       verbOf(next)?.form === 'bare' ? found : `${space}${bareOf(label.toLowerCase())}`.padEnd(found.length),
     )

@@ -53,10 +53,14 @@ const OIL_ALONE =
   /^\W*(?:[\d½¼¾./]+\s*)?(?:(?:tbsps?|tsps?|tablespoons?|teaspoons?|g|ml|rest|half|splash|film|drizzle|glug|more|a|an|the|of|little|other)\s+)*(?:[a-zß-ɏ]+\s)?(?:oil|fat|ghee)\W*(?:in)?\W*$/iu
 const PAN_WORD = /\b(?:wok|pan|skillet|tawa|tava|griddle|kadhai)\b/iu
 
+const GOES_IN =
+  /^\W*(?:then |now |and )?(?:the )?(?!in\b)[a-zß-ɏ][a-zß-ɏ ,&+-]{1,60}?\s(?:back )?in(?:\s*,|\s+for)\s*(?:the |another |a )?/iu
 function withoutVerb(words: string, before: string): Told {
   if (OIL_ALONE.test(words) && (PAN_WORD.test(before) || /\bout\W*$/iu.test(before))) return ['fat', null]
   const operation = fragment(words)
   if (operation !== null) return does(operation)
+  // "Spices in, 2 minutes", "beans in for the last 10".
+  if (GOES_IN.test(words)) return ['put', null]
   if (timeIn(words) !== null) return ['go-on', null]
   if (FAT.test(words) && /\b(?:pan|skillet|griddle|tawa|wok|kadhai)\b/iu.test(words)) return ['fat', null]
   return NAMES_NO_FOOD.test(words) || !/\p{L}/u.test(words) ? NOTHING : ['put', null]

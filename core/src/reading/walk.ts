@@ -72,7 +72,9 @@ function glanceAt(text: string, names: Names): Glance {
   const ids = new Set<string>()
   tokens.forEach((token, index) => {
     for (const of of names.get(token.stem) ?? []) {
-      const fit = of.kind === 'line' && !ids.has(of.id) ? fitAt(of, tokens, index) : null
+      // "Drizzle with more oil": of the bottle, and not what the list measures.
+      const isMore = of.foodClass === 'fat' && /^(?:more|extra)$/.test(tokens[index - 1]?.text ?? '')
+      const fit = of.kind === 'line' && !ids.has(of.id) && !isMore ? fitAt(of, tokens, index) : null
       if (
         fit !== null &&
         (fit.coverage >= 1 ||

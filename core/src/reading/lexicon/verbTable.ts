@@ -135,7 +135,7 @@ coat baste brush bread dredge dust lacquer [noun]
   none ^\s*(?:off|away)\b|^\s*the (?:board|work)|\bclean\b
   none ^\s*(?:a|the|your) (?:tin|tray|dish|pan|mould|board|work)
   coat
-dip drag draw turn-in
+dip dunk drag draw turn-in
   soak \b(?:cold|warm|hot) water\b|\bin water\b
   coat
 batter [noun] = coat
