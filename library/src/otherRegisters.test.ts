@@ -367,3 +367,50 @@ describe('shorthand of a pot', () => {
     expect(takes(list, method)).toEqual(['simmer: tomatoes, cooked lentils'])
   })
 })
+
+describe('notes without a finite verb', () => {
+  it('tell by participles what was done', () => {
+    const list = '400 g blanched almonds\n280 g water\n6 g salt'
+    const method =
+      '12/3 almonds soaked 12 h at 4 C, drained.\n13/3 ground with the water 6 min, strained through cloth. Heated to 72 C, cooled to 30 C. Salt stirred in; left 15 min, chilled overnight.'
+    expect(operations(list, method)).toEqual([
+      'soak',
+      'drain',
+      'blend',
+      'strain',
+      'heat',
+      'cool',
+      'mix',
+      'rest',
+      'chill',
+    ])
+  })
+  it.each([
+    'Golden brown and cooked through.',
+    'No lumps left.',
+    'Best served warm.',
+    'Drained beans and chopped parsley.',
+  ])('“%s” is none of them', (words) => {
+    const list = '200 g cooked beans\n10 g parsley\n1 tbsp oil'
+    expect(operations(list, `Fry the beans in the oil for 5 minutes. ${words}`)).not.toContain('drain')
+    expect(operations(list, `Fry the beans in the oil for 5 minutes. ${words}`)).not.toContain('rest')
+  })
+  it('a block of lines without stops below the list is the method', () => {
+    const dish = pasted(
+      'smoky dip\n\n2 aubergines\n2 tbsp tahini\n1 lemon\n\nprick the aubergines and char them under a hot grill for 25 minutes\nlet them cool then scoop the flesh into a sieve and leave to drain for ten\nbeat in the tahini and the juice of the lemon',
+    )
+    expect(dish.parts[0]?.lines).toHaveLength(3)
+    expect(dish.parts[0]?.steps.map(({ operation, durationMin }) => [operation, durationMin])).toEqual([
+      ['broil', 25],
+      ['cool', null],
+      ['drain', 10],
+      ['mix', null],
+    ])
+  })
+  it('foods without amounts below a gap stay foods', () => {
+    const dish = pasted(
+      'Salad\n\n200 g cooked beans\n1 lemon\n\nFor serving:\nsalt\nfresh parsley\nolive oil\n\nMix everything.',
+    )
+    expect(dish.parts.flatMap(({ lines }) => lines)).toHaveLength(5)
+  })
+})

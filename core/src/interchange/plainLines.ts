@@ -46,6 +46,8 @@ export interface Line {
   readonly isBeforeGap: boolean
   /** The next line that is not empty. */
   readonly next: string | null
+  /** It and the lines below it, up to the next gap. */
+  readonly block: readonly string[]
 }
 
 /** Stands where a group that was written in one line is over. */
@@ -138,6 +140,27 @@ function countedLines(lines: readonly string[]): ReadonlySet<number> {
   return found
 }
 
+const blockEnd = (lines: readonly string[], at: number): number => {
+  const gap = lines.indexOf('', at)
+  return gap < 0 ? lines.length : gap
+}
+
+/** Words of a line that no food has: they stand in what is done. */
+const DOES = /\b(?:in|into|with|over|under|until|till|for|then|and|onto|through)\b/giu
+const LEAST_WORDS = 4
+/** Lines below a gap that begin with no amount, in words enough to tell what is done: a method without stops. */
+export const isMethodBlock = (block: readonly string[]): boolean => {
+  if (
+    block.length < 2 ||
+    block.some((line) => BULLET.test(line) || STARTS_LIKE_AMOUNT.test(line) || endsWithAmount(line))
+  )
+    return false
+  const telling = block.filter(
+    (line) => line.split(/\s+/u).length >= LEAST_WORDS && (line.match(DOES)?.length ?? 0) >= 1,
+  )
+  return telling.length >= 0.75 * block.length && block.join(' ').split(/\s+/u).length >= 6 * block.length
+}
+
 export function linesOf(text: string): Line[] {
   const all = text
     .split(/\r?\n/)
@@ -159,6 +182,7 @@ export function linesOf(text: string): Line[] {
         isAfterGap: at === 0 || all[at - 1] === '',
         isBeforeGap: all[at + 1] === '',
         next: all.slice(at + 1).find((line) => line !== '') ?? null,
+        block: all.slice(at, blockEnd(all, at)),
       },
     ]
   })

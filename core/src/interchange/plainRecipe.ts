@@ -3,6 +3,7 @@ import {
   NUMBERED,
   STARTS_LIKE_AMOUNT,
   COLON_HEADING,
+  isMethodBlock,
   isSentence,
   couldHead,
   NOTES,
@@ -221,6 +222,11 @@ class Reader {
         this.#inGroup = hasList ? 1 : 0
       }
       this.#kind = 'ingredients'
+      return
+    }
+    if (hasList && line.isAfterGap && !line.isBullet && isMethodBlock(line.block)) {
+      this.#kind = 'method'
+      this.#inMethod(line)
       return
     }
     // Orders below the list, or an arrow between doings, are the method.

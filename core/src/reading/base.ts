@@ -137,14 +137,17 @@ function isOver({ t, clause, hand, rest, before, isMet, hasObject, hasPronoun }:
   return true
 }
 
-const isStirred = (verb: string): boolean => /^(?:stir|toss|mix|fold|cook|fry|simmer)$/.test(verb)
+const isStirred = (verb: string): boolean =>
+  /^(?:stir|toss|mix|fold|cook|fry|simmer|bring|work|rub)$/.test(verb)
 /** "Tofu back in, toss it through", "barley in, stir it about": to what is in the pan. */
 function isBackIn({ t, clause, hand, isMet }: At): boolean {
   if (clause.verb === null || isMet || !t.hasAny || hasTargetIn(t.takes)) return false
   if (
-    !(isStirred(clause.verb.word) ? /\bin\W*$/iu : /\bback in\W*$/iu).test(
-      t.doing.parsed.bare.slice(clause.from, clause.verbFrom),
-    )
+    !(
+      isStirred(clause.verb.word)
+        ? /\b(?:in|over the top|on top),?(?:\s+and)?(?:\s+now)?\W*$/iu
+        : /\bback in\W*$/iu
+    ).test(t.doing.parsed.bare.slice(clause.from, clause.verbFrom))
   )
     return false
   t.join(hand)

@@ -9,6 +9,7 @@ import {
   COMPOUNDS,
   isAdverb,
   isPassive,
+  participleAt,
   isQuantity,
   isWanted,
   PREPOSITION_FIRST,
@@ -54,6 +55,9 @@ const PERHAPS =
 const ASKS = /^(?:how|when|why|what|where|who|which|does|do|can|should|is|are|and|then)\b[^.;!]*\?$/iu
 /** "Simmer 25 minutes, adding a splash of water if it gets too thick": the condition is the splash's. */
 const BY_THE_WAY = /,\s*[a-zß-ɏ]+ing\b[^.;,]*$/iu
+/** A word that may be a participle, and no finite verb beside it. */
+const TERSE =
+  /^(?![^.;]*\b(?:is|are|was|were|will|should|must|may|might|can|could|has|have|works?|makes?|keeps?|tastes?|best|served)\b)(?=[^.;]*(?:[a-zß-ɏ]{2}ed|cut|ground|left|spread|beaten|kept)\b)/iu
 const SHOULD = /^(?:should|must|ought|want|it['’]ll|they['’]ll)\b/iu
 const KEEPS = /^(?:keeps|lasts|freezes|stores|will keep|leftovers|any left)\b/iu
 /** "It keeps for up to five days in the fridge." */
@@ -97,7 +101,7 @@ interface Cut {
 const PAST_TELLERS: ReadonlySet<string> = new Set(['i', 'we', 'then'])
 
 /** Verbs of a sentence that open a clause. */
-function cutsIn(bare: string, { from, to }: Span, own: OwnWords): Cut[] {
+function cutsIn(bare: string, { from, to }: Span, own: OwnWords, isTerse = false): Cut[] {
   const tokens = tokensOf(bare.slice(from, to))
   const cuts: Cut[] = []
   const isPast = tokens.some(({ text }, index) => {
@@ -117,7 +121,9 @@ function cutsIn(bare: string, { from, to }: Span, own: OwnWords): Cut[] {
     if (token?.kind !== 'word') continue
     const pair = `${token.text}-${tokens[index + 1]?.text ?? ''}`
     const length = COMPOUNDS.has(pair) ? 2 : 1
-    const found = verbAt({ tokens, index, length }, firstWord(tokens), isPast, own)
+    const found =
+      verbAt({ tokens, index, length }, firstWord(tokens), isPast, own) ??
+      (isTerse ? participleAt({ tokens, index, length }, own) : null)
     if (found === null) continue
     // "Crumble or cube the cheese" is one doing.
     if (tokens[index - 1]?.text === 'or' && cuts.at(-1)?.to === (tokens[index - 2]?.end ?? -1) + from)
@@ -136,7 +142,8 @@ function cutsIn(bare: string, { from, to }: Span, own: OwnWords): Cut[] {
     let first = index
     const at = { tokens, index, length }
     const isTold =
-      (found.form === 'past' && isPassive(at, found.verb)) || (found.form === 'gerund' && isWanted(at))
+      (found.form === 'past' && (isTerse || isPassive(at, found.verb))) ||
+      (found.form === 'gerund' && isWanted(at))
     // "The beans can be soaked in advance" tells nobody to.
     if (isTold && PERHAPS.test(bare.slice(from, to))) continue
     if (found.form === 'third' || isTold)
@@ -230,7 +237,10 @@ function clausesOf(
 ): Clause[] {
   const bowls = bowlsIn(text, sentence, number)
   if (bowls.length > 0) return bowls
-  const cuts = cutsIn(bare, sentence, own)
+  const plain = cutsIn(bare, sentence, own)
+  // "Beans soaked 10 h, drained, rinsed.": nothing else is told.
+  const isTerse = plain.length === 0 && TERSE.test(bare.slice(sentence.from, sentence.to))
+  const cuts = isTerse ? cutsIn(bare, sentence, own, true) : plain
   const words = text.slice(sentence.from, sentence.to)
   const isOptional = (from: number, to: number): boolean =>
     subordinates.some(

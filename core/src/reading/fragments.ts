@@ -14,6 +14,8 @@ export const WATER = /\bwater\b/iu
 
 export const timeIn = (words: string): number | null => durationsIn(words)[0]?.minutes ?? null
 
+/** "Big pot of water at a rolling boil, gnocchi in". */
+const BOILS_WITH = /\bwater\b[^.;,]{0,20}\bboil(?:ing)?\b[^.;]*,\s*[a-zß-ɏ ]{3,24} in\b/iu
 /** "Up to the boil, down to a simmer, 40 min". */
 const UP_TO_THE_BOIL = /^\W*(?:then |back )?up to (?:the|a) (?:boil|simmer)\b/iu
 const DOWN_TO_A_SIMMER = /\bdown to (?:a|the) (?:[a-zß-ɏ]+ )?simmer\b/iu
@@ -21,6 +23,7 @@ const DOWN_TO_A_SIMMER = /\bdown to (?:a|the) (?:[a-zß-ɏ]+ )?simmer\b/iu
 /** What words without a verb tell to do: "under a hot grill, 12 min", "fridge 2 h". */
 export function fragment(words: string): OperationId | null {
   const minutes = timeIn(words)
+  if (BOILS_WITH.test(words)) return 'boil'
   if (UP_TO_THE_BOIL.test(words) && !DOWN_TO_A_SIMMER.test(words)) return 'heat'
   if (UNDER_GRILL.test(words)) return 'broil'
   if (CUT_TO.test(words)) return 'chop'
@@ -54,7 +57,7 @@ export function fragment(words: string): OperationId | null {
   )
     return 'shallow-fry'
   if (
-    /\bpan\b[^,;]*\b(?:oil|fat)\b|\b(?:oil|fat|butter)\b[^,;]{0,16}\bpan\b|\b(?:min|minutes)\s*(?:\/|a |per |each )\s*side\b/iu.test(
+    /\bpan\b[^,;]*\b(?:oil|fat)\b|\b(?:oil|fat|butter)\b[^,;]{0,30}\bpan\b|\b(?:min|minutes)\s*(?:\/|a |per |each )\s*side\b/iu.test(
       words,
     )
   )

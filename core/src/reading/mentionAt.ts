@@ -222,7 +222,7 @@ function side(here: Here): Answer {
   if (
     stem === 'juice' &&
     !sides.some(({ words }) => words.has(stem)) &&
-    namedAt(tokens, index - 1, scene, before) !== null
+    (here.next?.text === 'of' || namedAt(tokens, index - 1, scene, before) !== null)
   )
     return 'nothing'
   const isMarked = MARKED.test(before)

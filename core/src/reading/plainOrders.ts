@@ -32,7 +32,7 @@ const STATE =
 
 /** "T-5 h:", "T minus 30 min –", "09:15", "Stage 3.": when it is done, or which step it is. */
 const LEAD =
-  /^\s*(?:T\s?(?:[-–−+]|minus|plus)\s?\d+(?:[.,]\d+)?\s?(?:h|hrs?|hours?|d|days?|min|mins|minutes?)?(?:\s?\d{1,2}(?:\s?(?:min|mins))?)?|(?:at\s+)?(?:[01]?\d|2[0-3])[:.h][0-5]\d(?:\s?(?:h|hrs|am|pm|uhr))?|(?:stage|phase|step)\s+\d{1,2})\s*(?:[:.)–—-]\s+|\s(?=\p{Lu}))/iu
+  /^\s*(?:T\s?(?:[-–−+]|minus|plus)\s?\d+(?:[.,]\d+)?\s?(?:h|hrs?|hours?|d|days?|min|mins|minutes?)?(?:\s?\d{1,2}(?:\s?(?:min|mins))?)?|(?:at\s+)?(?:[01]?\d|2[0-3])[:.h][0-5]\d(?:\s?(?:h|hrs|am|pm|uhr))?|(?:stage|phase|step)\s+\d{1,2}|(?!1\/[2348]|[23]\/[348])\d{1,2}\/(?:1[0-2]|\d)(?:\s?[-–]\s?\d{1,2}\/\d{1,2})?(?=\s+\p{L}))\s*(?:[:.)–—-]\s+|\s(?=\p{Lu})|(?<=\d\/\d{1,2})\s)/iu
 
 /** "After draining, the beans are spread out": they are drained first. */
 const AFTER_DOING = /(^|[.;]\s+)after (drain|rins|squeez)ing(?: them| it| well)?,/iu

@@ -184,7 +184,7 @@ export function refined(
     operation === 'roast' &&
     last !== null &&
     HOT.has(last) &&
-    (durationsIn(words)[0]?.minutes ?? 99) <= 5 &&
+    (durationsIn(words)[0]?.minutes ?? (/\bbriefly\b/iu.test(words) ? 1 : 99)) <= 5 &&
     !/\b(?:oven|tray|sheet)\b|°|\d\d\d/iu.test(words)
   )
     return 'toast'
@@ -243,6 +243,16 @@ export function refined(
       ))
   )
     return 'deep-fry'
+  // "Dust with paprika", in the pan where it fries.
+  if (
+    operation === 'coat' &&
+    verb === 'dust' &&
+    last !== null &&
+    HOT.has(last) &&
+    takes.lines.length > 0 &&
+    takes.lines.every(({ of }) => of.foodClass === 'spice')
+  )
+    return 'mix'
   if (operation === 'mix' && verb === 'work' && (last === 'knead' || before === 'knead')) return 'knead'
   // "Pour the dissolved nigari over the milk": a coagulant in hot soy milk curdles it.
   if (

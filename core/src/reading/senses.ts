@@ -53,6 +53,12 @@ const OIL_ALONE =
   /^\W*(?:[\d½¼¾./]+\s*)?(?:(?:tbsps?|tsps?|tablespoons?|teaspoons?|g|ml|rest|half|splash|film|drizzle|glug|more|a|an|the|of|little|other)\s+)*(?:[a-zß-ɏ]+\s)?(?:oil|fat|ghee)\W*(?:in)?\W*$/iu
 const PAN_WORD = /\b(?:wok|pan|skillet|tawa|tava|griddle|kadhai)\b/iu
 
+const INTO_WATER =
+  /\binto (?:a (?:big |large )?(?:pan|pot) of |plenty of )?(?:cold |boiling |hot )*(?:salted )?(?:cold |boiling )?water\b/iu
+const fromVerbAt = (words: string, verb: string): number => {
+  const at = words.toLowerCase().indexOf(verb)
+  return at < 0 ? 0 : at
+}
 const GOES_IN =
   /^\W*(?:then |now |and )?(?:the )?(?!in\b)[a-zß-ɏ][a-zß-ɏ ,&+-]{1,60}?\s(?:back )?in(?:\s*,|\s+for)\s*(?:the |another |a )?/iu
 function withoutVerb(words: string, before: string): Told {
@@ -364,6 +370,9 @@ function withVerb(said: Said): Told {
     case 'give':
       // "Get those out onto some paper."
       if (verb.word === 'get' && SEPARATES.test(rest)) return does('drain')
+      // "Into cold salted water, and they want about thirty-five minutes".
+      if (timeIn(words) !== null && INTO_WATER.test(words.slice(0, fromVerbAt(words, verb.word))))
+        return does('boil')
       // "They need twenty-five minutes at a lazy simmer".
       if (timeIn(words) !== null && /\bat (?:a|the) (?:[a-zß-ɏ-]+ ){0,2}simmer\b/iu.test(rest))
         return does('simmer')

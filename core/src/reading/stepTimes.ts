@@ -51,7 +51,7 @@ const PRIME = /(?<![\d\p{L}.])(\d{1,3})(?:\s?-\s?(\d{1,3}))?\s?['′](?![\d\p{L}
 
 /** "Cooks down for five.": a number in letters at the end of its clause is minutes. */
 const BARE =
-  /\b(?:cook|simmer|bubble|fry|fries|bake|roast|steam|rest|stand|sit|blip|go)(?:s|es|ing)?\b[^.;,\d]{0,16}\bfor (?:about |another )?(two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|twenty|thirty)(?=\s*(?:[.,;:]|$))/giu
+  /\b(?:cook|simmer|bubble|fry|fries|bake|roast|steam|rest|stand|sit|blip|go|drain|cool|soak|chill)(?:s|es|ing)?\b[^.;,\d]{0,16}\bfor (?:about |another )?(two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|twenty|thirty)(?=\s*(?:[.,;:]|$))/giu
 
 /** "For the last three", "give them another five": a number at the end of its clause is minutes. */
 const MORE_BARE =

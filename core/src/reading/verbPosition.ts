@@ -201,6 +201,32 @@ export function verbAt(
     : null
 }
 
+/** "Beans soaked 10 h, drained": a participle that is told as a doing, for nothing that it could describe follows it. */
+export function participleAt(at: At, own: OwnWords = NO_WORDS): FoundVerb | null {
+  const word = at.tokens[at.index]?.text ?? ''
+  const found = own.get(word) ?? verbOf(word)
+  if (found === null || !(found.form === 'past' || isPastToo(found.verb))) return null
+  const { verb } = found
+  if (!(verb.kind === 'put' || verb.kind === 'do' || verb.word === 'leave')) return null
+  const next = after(at)
+  const isAlone =
+    next === undefined ||
+    next.kind !== 'word' ||
+    PREPOSITIONS.has(next.text) ||
+    CONNECTIVES.has(next.text) ||
+    isAdverb(next.text)
+  // "No grain of rice left".
+  if (
+    verb.word === 'leave' &&
+    next?.kind !== 'number' &&
+    !/^(?:to|for|until|overnight)$/.test(next?.text ?? '')
+  )
+    return null
+  // "Golden and cooked through" tells how far.
+  const isThrough = next?.text === 'through' && /^(?:cook|warm|heat|bake)$/.test(verb.word)
+  return isAlone && !isThrough ? { verb, form: 'past' } : null
+}
+
 const WANTS: ReadonlySet<string> = new Set(['want', 'wants', 'need', 'needs', 'require', 'requires', 'been'])
 /** "They want rinsing": told of the food, and done all the same. */
 export const isWanted = (at: At): boolean => WANTS.has(before(at)?.text ?? '')

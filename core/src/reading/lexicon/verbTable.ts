@@ -81,7 +81,7 @@ pull
 grate coarsely-grate = grate
 zest [noun] = grate
 pulse [noun] = rice
-rice [noun] = rice
+rice [noun] = mash
 crumble [noun] = mash
 squash smush scrunch [noun]
   mix \b(?:about|together with (?:your|clean|wet)|with (?:your|clean|wet|both) hands)\b
@@ -129,6 +129,7 @@ whip [noun] = whip
 churn = chill
 layer stack assemble sandwich interleave [noun] = shape
 glaze [noun]
+  sweat ^\s*the (?:\w+ )?(?:onions?|shallots?|leeks?)\b(?! with)
   sweat \bin (?:the |some |a little )?(?:\w+ )?(?:oil|butter|margarine|fat)\b|\b(?:glassy|translucent)\b
   coat
 coat baste brush bread dredge dust lacquer [noun]
@@ -218,6 +219,7 @@ sauté saute [noun]
   sweat \b(?:onions?|shallots?|celery|soft\w*|translucent)\b
   brown
 brown caramelise caramelize colour color stir-fry stirfry char [noun]
+  broil \b(?:under|beneath) (?:the|a) (?:hot |very hot )?(?:grill|broiler)\b
   water-saute \b(?:splash\w*|spoonfuls?|additions?) of (?:water|stock|broth)\b|\bin (?:water|stock|broth)\b
   brown
 crisp [noun]
@@ -316,7 +318,7 @@ keep
 drive
   reduce \boff\b
   none
-deglaze [put joins]
+deglaze extinguish [put joins]
 hang
   none \bon to\b
   drain
