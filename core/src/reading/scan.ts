@@ -108,8 +108,8 @@ export function scan(parsed: Parsed, clause: Clause, scene: Scene): Mention[] {
       particleAt = (tokens[index + 1]?.at ?? -1) + offset
       continue
     }
-    const called =
-      letterAt({ tokens, index, words, scene, role }) ?? stepAt({ tokens, index, words, scene, role })
+    const here = { tokens, index, words, scene, role }
+    const called = token.text.length > 2 ? null : (letterAt(here) ?? stepAt(here))
     if (called !== null) {
       found.push({ ...called, at })
       continue
