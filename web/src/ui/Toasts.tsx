@@ -10,6 +10,10 @@ export function Toasts({ count }: { count: number }) {
   return (
     <Toaster
       position="bottom-center"
+      // Above the ribbon, and on narrow screens above the pod as well.
+      offset={{ bottom: 72 }}
+      mobileOffset={{ bottom: 138 }}
+      style={{ fontFamily: 'inherit' }}
       toastOptions={{ style: { background: 'var(--color-ink)', color: 'var(--color-paper)', border: 0 } }}
     />
   )
