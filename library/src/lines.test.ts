@@ -13,6 +13,16 @@ const reader: LineReader = {
 /** Line as people write it, food, and the grams that a careful reader would accept. */
 const LINES: readonly (readonly [text: string, foodId: string, lowG: number, highG: number])[] = [
   ['1 1/2 cups cooked chickpeas', 'chickpeas-cooked', 230, 262],
+  ['a good glug of extra virgin olive oil (about 3 tbsp)', 'olive-oil', 38, 43],
+  ['a splash of soy milk (2 tbsp)', 'soy-milk', 29, 33],
+  ['half a dozen sun-dried tomatoes in oil', 'sun-dried-tomato-oil', 12, 40],
+  ['juice & zest 1 unwaxed lemon', 'lemon-juice', 23, 68],
+  ['6 tbsp (90 ml) aquafaba from a tin of chickpeas', 'aquafaba', 85, 95],
+  ['1 jar roasted red peppers (460 g, drained 300 g)', 'roasted-peppers', 299, 301],
+  ['1 med. onion', 'onion', 80, 160],
+  ['2 lg. carrots', 'carrot', 140, 260],
+  ['100g TVP mince (dry)', 'textured-soy-protein', 99, 101],
+  ['6 c. veg broth', 'vegetable-stock', 1380, 1500],
   ['1½ cups vital wheat gluten', 'vital-wheat-gluten', 150, 215],
   ['2 cups black-eyed peas, cooked, half mashed', 'black-eyed-peas-cooked', 310, 375],
   ['250 g oyster mushrooms, torn', 'mushrooms-oyster', 249, 251],

@@ -2,7 +2,7 @@ import type { Amount, UnitId } from '../model'
 import { takeAmount } from './lineText'
 
 const JUICED =
-  /^(?:the\s+)?(?:(finely\s+grated\s+|grated\s+)?(juice|zest|rind))(?:\s+and\s+(juice|zest|rind))?\s+(?:of|from)\s+/i
+  /^(?:the\s+)?(?:(finely\s+grated\s+|grated\s+)?(juice|zest|rind))(?:\s+(?:and|&|\+)\s+(juice|zest|rind))?\s+(?:(?:of|from)\s+|(?=[\d½¼]))/i
 
 /** "½ lemon (juice)" */
 const JUICE_ASIDE = /\s*\((?:the\s+)?(juice|zest)(?:d|ed)?(?:\s+only)?\)/i

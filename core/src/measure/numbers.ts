@@ -163,6 +163,8 @@ function wordAt(text: string, at: number): FoundNumber | null {
   const value = NUMBER_WORDS.get(first)
   if (value === undefined) return null
   if (value < 1) {
+    const dozen = /^\s+(?:of\s+)?a\s+dozen\b/.exec(rest)
+    if (dozen !== null) return exact(value * 12, end + dozen[0].length)
     const ofA = /^\s+(?:of\s+)?an?\b/.exec(rest)
     return exact(value, end + (ofA === null ? 0 : ofA[0].length))
   }

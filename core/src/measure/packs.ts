@@ -76,14 +76,14 @@ export const CAN_LIQUID =
   /\b(?:the\s+)?(?:liquid|water|brine|juice)\s+(?:from|of|out of|in)\s+(?:(?:a|an|one|two|the|\d+)\s+)?(?:\d+\s?(?:g|oz|ml)\s+)?(?:cans?|tins?|jars?)\s+(?:of\s+)?(?:chickpeas?|garbanzos?|garbanzo beans|white beans|cannellini beans|beans)\b/iu
 
 /** "1 can chickpeas, drained (240 g)", "1 tin (240 g drained)": what is left of a pack once it is drained. */
-const DRAINED_TO = /\bdrained\b[^,;()]*\(([^()]*)\)|\(([^()]*?)\s+(?:when\s+)?drained(?:\s+weight)?\)/iu
+const DRAINED_TO = /\bdrained\b[^,;()]*\(([^()]*)\)|\(([^()]*?)\s+(?:when\s+)?drained(?:\s+weight)?\)|\([^()]*[,;/]\s*drained(?:\s+weight)?:?\s+([^(),;]*)\)/iu
 
 export function drainedTo(text: string, amount: Amount | null): Amount | null {
   const first = amount?.terms[0]
   if (amount === null || first?.unit == null || !PACK_UNITS.has(first.unit) || first.low !== first.high)
     return amount
   const found = DRAINED_TO.exec(text)
-  const term = found === null ? null : asideAmount(found[1] ?? found[2] ?? '', 1)
+  const term = found === null ? null : asideAmount(found[1] ?? found[2] ?? found[3] ?? '', 1)
   if (term === null || kindOf(term) !== 'mass') return amount
   return { ...amount, terms: [{ ...term, low: term.low * first.low, high: term.high * first.high }] }
 }

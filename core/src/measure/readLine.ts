@@ -25,6 +25,9 @@ const OPEN: readonly (readonly [RegExp, OpenAmount])[] = [
 ]
 const OPTIONAL = /\boptional\b/i
 
+/** A glug, a splash, a knob: measured by nobody. */
+const BY_EYE: ReadonlySet<string> = new Set(['glug', 'splash', 'drizzle', 'knob', 'handful', 'dash', 'pinch'])
+const isByEye = ({ unit }: AmountTerm): boolean => unit !== null && BY_EYE.has(unit)
 const isSI = (term: AmountTerm): boolean =>
   term.unit === 'g' || term.unit === 'kg' || term.unit === 'mL' || term.unit === 'L'
 
@@ -39,6 +42,9 @@ function preferred(amount: Amount, alternates: readonly AmountTerm[]): Amount {
     return { ...amount, terms: [{ ...first, pack }] }
   }
   if (first.pack !== null) return amount
+  // "A glug of oil (about 3 tbsp)": what it comes to.
+  const spoons = alternates.find((term) => kindOf(term) === 'volume' && !isByEye(term))
+  if (spoons !== undefined && isByEye(first)) return { terms: [spoons], isApproximate: true }
   const mass =
     alternates.find((term) => kindOf(term) === 'mass' && isSI(term)) ??
     alternates.find((term) => kindOf(term) === 'mass')
@@ -88,6 +94,9 @@ const SECOND_AMOUNT =
   /(?<!\b(?:cut|slic|dic|chop|torn|tear|broken|split|cub|crumbl)\w*)\s+(?:\+|plus|and|mixed with|with|in)\s+(?=[\d½¼¾⅓⅔⅛])/i
 const PACKING_LIQUID =
   /\s+in\s+(?:brine|water|salted water|(?:its|their)(?: own)? juices?|juice|syrup|a can|tomato juice)\b/i
+
+/** "Aquafaba from a tin of chickpeas": where it is taken from. */
+const OUT_OF = /\s+((?:from|out of) (?:a|an|one|the|1) (?:tin|can|jar|carton|packet|pack|tub|bottle)\b.*)$/i
 
 const openOf = (text: string): OpenAmount | null => OPEN.find(([pattern]) => pattern.test(text))?.[1] ?? null
 
@@ -179,7 +188,12 @@ function readPlain(written: string, text: string, reader: LineReader): ReadLine 
   const stripped = OPEN.reduce((left, [pattern]) => left.replace(pattern, ''), more.replace(OPTIONAL, ''))
   const second = SECOND_AMOUNT.exec(stripped)
   const single = (second === null ? stripped : stripped.slice(0, second.index)).replace(PACKING_LIQUID, '')
-  let split = splitPrep(single.replace(/\s+([,;])/g, '$1').replace(/[\s,;:.-]+$/, ''))
+  let split = splitPrep(
+    single
+      .replace(/\s+([,;])/g, '$1')
+      .replace(/[\s,;:.-]+$/, '')
+      .replace(OUT_OF, ', $1'),
+  )
   if (amount === null && split.prep !== '') {
     const inPrep = takeAmount(split.prep)
     if (inPrep.amount !== null) {
