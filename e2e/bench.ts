@@ -33,4 +33,6 @@ export async function gramsOfLines(page: Page): Promise<Record<string, number>> 
 }
 
 export const waitSaved = (page: Page): Promise<void> =>
-  expect(page.getByRole('region', { name: /^Saving of/ }).getByRole('status')).toHaveText('Saved')
+  expect(page.getByRole('region', { name: /^Saving of/ }).getByRole('status')).toHaveText('Saved', {
+    timeout: 20_000,
+  })

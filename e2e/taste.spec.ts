@@ -217,7 +217,7 @@ test('a profile teaches the kitchen, shows in Mix beside the model, and is hande
   await page.getByRole('button', { name: 'Learn from it' }).click()
   await page.getByRole('button', { name: 'Give it to Tune' }).click()
   await page.waitForURL(/do=tune/)
-  await expect(page.getByText(/mixes tried in/)).toBeVisible()
+  await expect(page.getByText(/mixes tried in/)).toBeVisible({ timeout: 60_000 })
   await waitSaved(page)
   await page.goto('/dish/moussaka/aim')
   await expect(page.getByRole('button', { name: 'chewiness counts three times' })).toHaveAttribute(

@@ -76,7 +76,8 @@ export const CAN_LIQUID =
   /\b(?:the\s+)?(?:liquid|water|brine|juice)\s+(?:from|of|out of|in)\s+(?:(?:a|an|one|two|the|\d+)\s+)?(?:\d+\s?(?:g|oz|ml)\s+)?(?:cans?|tins?|jars?)\s+(?:of\s+)?(?:chickpeas?|garbanzos?|garbanzo beans|white beans|cannellini beans|beans)\b/iu
 
 /** "1 can chickpeas, drained (240 g)", "1 tin (240 g drained)": what is left of a pack once it is drained. */
-const DRAINED_TO = /\bdrained\b[^,;()]*\(([^()]*)\)|\(([^()]*?)\s+(?:when\s+)?drained(?:\s+weight)?\)|\([^()]*[,;/]\s*drained(?:\s+weight)?:?\s+([^(),;]*)\)/iu
+const DRAINED_TO =
+  /\bdrained\b[^,;()]*\(([^()]*)\)|\(([^()]*?)\s+(?:when\s+)?drained(?:\s+weight)?\)|\([^()]*[,;/]\s*drained(?:\s+weight)?:?\s+([^(),;]*)\)/iu
 
 export function drainedTo(text: string, amount: Amount | null): Amount | null {
   const first = amount?.terms[0]

@@ -2,7 +2,7 @@ import { resolveLines } from '@frijol/core/composition'
 import type { Part } from '@frijol/core/model'
 import { specOf } from '@frijol/core/program'
 import { proposeSteps } from '@frijol/core/reading'
-import { useMemo, useState } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import { methodCommands, newId, run, useKitchenStore, useLibrary, useProposedPart } from '../../store'
 import { Button, Field, Sheet, TextArea } from '../../ui'
 import { factsOf, spoken, takenWords } from './format'
@@ -13,6 +13,15 @@ export interface PasteStepsProps {
   onClose: () => void
 }
 
+/** A paste in the lines that were meant, as soon as the readers of files are here. */
+function useTidied(text: string): string {
+  const [tidied, setTidied] = useState<((text: string) => string) | null>(null)
+  useEffect(() => {
+    void import('@frijol/core/interchange').then((readers) => setTidied(() => readers.tidied))
+  }, [])
+  return useMemo(() => (tidied === null ? text : tidied(text)), [text, tidied])
+}
+
 /** A recipe's instruction text, the method that is read from it, and what each step would take and weigh. */
 export function PasteSteps({ part, initial, onClose }: PasteStepsProps) {
   const [text, setText] = useState(initial)
@@ -20,7 +29,11 @@ export function PasteSteps({ part, initial, onClose }: PasteStepsProps) {
   const kitchen = useKitchenStore((state) => state.kitchen)
   const library = useLibrary()
   const lines = useMemo(() => resolveLines(part, library, kitchen), [part, library, kitchen])
-  const all = useMemo(() => proposeSteps(text, newId, { part, lines }, kitchen), [text, part, lines, kitchen])
+  const words = useTidied(text)
+  const all = useMemo(
+    () => proposeSteps(words, newId, { part, lines }, kitchen),
+    [words, part, lines, kitchen],
+  )
   const steps = useMemo(() => all.filter((_step, at) => !left.has(at)), [all, left])
   const reading = useProposedPart(part.id, steps.length === 0 ? null : steps)
   const hasOld = part.steps.length > 0

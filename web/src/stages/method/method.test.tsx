@@ -125,6 +125,15 @@ describe('adding a step', () => {
     undo()
     expect(partNow().steps.map(({ operation }) => operation)).toEqual(['brown', 'sweat', 'roast'])
   })
+  it('puts lines together that the width of a page has broken', async () => {
+    await userEvent.click(screen.getByRole('button', { name: 'Paste steps' }))
+    const sheet = within(screen.getByRole('dialog', { name: 'Paste steps' }))
+    await userEvent.click(sheet.getByLabelText('Instructions as written'))
+    await userEvent.paste(
+      'Brown the mushrooms in a wide dry pan over a high\nheat for 8 minutes, then add the onion and the oil\nand sweat them gently for 6 minutes.',
+    )
+    await waitFor(() => expect(sheet.getAllByRole('checkbox')).toHaveLength(2))
+  })
 })
 
 describe('the details of a step', () => {
