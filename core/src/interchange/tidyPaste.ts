@@ -24,10 +24,17 @@ const withoutPictures = (line: string): string =>
     .trimEnd()
 
 /** "#vegan #plantbased", ratings and buttons of a page: nothing of the recipe. */
-const TAGS = /(?:^|\s)#\p{L}[\p{L}\d_]*\s+#\p{L}/u
+const TAGS = /(?:(?:^|\s+)#\p{L}[\p{L}\d_]*){2,}\s*$/u
+/** What a caption asks of its readers before its tags. */
+const ASKS = /^(?:(?:save|share|follow|tag|like|comment)\b[^.;\d]{0,40})?$/iu
 const BUTTONS =
   /^(?:\d(?:\.\d+)?\s*(?:stars?\s*)?from\s*\d+\s*(?:votes?|reviews?|ratings?)|us customary\b.*|metric\s*[-–|/]\s*us.*|cook mode\b.*|prevent your screen.*|(?:jump to recipe|print(?: recipe)?|pin(?: recipe)?|rate(?: this recipe)?|save(?: recipe)?|share)\s*|(?:1\s?x\s*)?2\s?x\s*3\s?x|½x\s*1x\s*2x|(?:author|course|cuisine|keyword|calories|category|diet|difficulty)\s*:.*)$/iu
-const isOfThePage = (line: string): boolean => TAGS.test(line) || BUTTONS.test(line.trim())
+/** The words stay where tags stand behind a step. */
+const untagged = (line: string): string[] => {
+  const words = line.replace(TAGS, '')
+  return words !== line && ASKS.test(words.trim()) ? [] : [words]
+}
+const isOfThePage = (line: string): boolean => BUTTONS.test(line.trim())
 
 const COLUMN: readonly (readonly [key: 'amount' | 'unit' | 'food' | 'note', words: RegExp])[] = [
   ['amount', /^(?:qty|quantity|amount|amt|menge)\.?$/iu],
@@ -117,6 +124,7 @@ function unwrapped(lines: readonly string[]): string[] {
 export function tidied(text: string): string {
   const lines = untabled(unquoted(text.split(/\r?\n/)))
     .map(withoutPictures)
+    .flatMap(untagged)
     .filter((line) => !isOfThePage(line))
   return unwrapped(lines).join('\n')
 }
