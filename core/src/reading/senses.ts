@@ -112,7 +112,7 @@ const KEEPS_LIQUOR =
 const DRIPS_OFF = /\b(?:drip|drips|dripping|drain|excess)\b/iu
 /** "In breadcrumbs", "them through the flour". */
 const INTO_CRUMBS =
-  /^\s*(?:it |them |each |the [\w ]{1,20} )?(?:in|through) (?:the |some |plenty of |remaining |rest of the |\w+ )*(?:breadcrumbs?|crumbs?|flour|panko|semolina|sesame|seeds)\b/iu
+  /^\s*(?:it |them |each |the [\w ]{1,20} )?(?:in|through) (?:\w+ ){0,5}(?:breadcrumbs?|crumbs?|flour|panko|semolina|sesame|seeds)\b/iu
 /** Verbs that change nothing by themselves: turning, lifting out, throwing away. */
 function changesNothing({ verb: { word, senses }, rest, full, parsed, clause }: Said): Told {
   if (FLAVOURINGS_OUT.test(rest)) return NOTHING
