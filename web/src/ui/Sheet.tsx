@@ -1,6 +1,6 @@
 import { X } from 'lucide-react'
 import { Dialog } from 'radix-ui'
-import { type ReactNode, useRef } from 'react'
+import { type ReactNode, useRef, useState } from 'react'
 
 export interface SheetProps {
   title: string
@@ -12,8 +12,14 @@ export interface SheetProps {
   width?: 'narrow' | 'wide'
 }
 
-/** A sheet over the page; closed by its button, Escape or a click outside. */
-export function Sheet({ title, description, isOpen, onClose, children, width = 'narrow' }: SheetProps) {
+/** A sheet over the page; closed by its button, Escape or a click outside. Until it is first opened nothing is made. */
+export function Sheet(props: SheetProps) {
+  const [wasOpened, setOpened] = useState(props.isOpen)
+  if (props.isOpen && !wasOpened) setOpened(true)
+  return wasOpened || props.isOpen ? <OpenedSheet {...props} /> : null
+}
+
+function OpenedSheet({ title, description, isOpen, onClose, children, width = 'narrow' }: SheetProps) {
   const opener = useRef<Element | null>(null)
   return (
     <Dialog.Root open={isOpen} onOpenChange={(open) => !open && onClose()}>

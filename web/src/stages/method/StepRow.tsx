@@ -5,7 +5,6 @@ import { guidanceOf, specOf } from '@frijol/core/program'
 import { rereadStep } from '@frijol/core/reading'
 import { findingKey } from '@frijol/core/rules'
 import { clsx } from 'clsx'
-import { ChevronDown, GripVertical, X } from 'lucide-react'
 import { memo } from 'react'
 import { FindingRow } from '../../findings'
 import { askWhy, kitchenWords, methodCommands, run, undo } from '../../store'
@@ -15,6 +14,7 @@ import {
   IconButton,
   LoneField,
   neighbourFocus,
+  RowMark,
   sameProps,
   TextArea,
   toast,
@@ -92,12 +92,12 @@ export const StepRow = memo(function StepRow({
         </span>
         <button
           type="button"
-          className="grid h-7 w-6 cursor-grab touch-manipulation place-items-center rounded text-edge hover:text-ink"
+          className="grid h-7 w-6 cursor-grab touch-manipulation place-items-center rounded hover:bg-husk"
           {...attributes}
           {...listeners}
           aria-label={`Move step ${number}`}
         >
-          <GripVertical size={15} aria-hidden="true" />
+          <RowMark of="grip" />
         </button>
       </div>
       <div className="min-w-0 py-1.5">
@@ -239,7 +239,7 @@ function Figures({ partId, step, number, reading, isOpen, onToggle, onRemove }: 
           aria-expanded={isOpen}
           onClick={onToggle}
         >
-          <ChevronDown size={16} className={clsx('transition-transform', isOpen && 'rotate-180')} />
+          <RowMark of="fold" className={clsx(isOpen && 'rotate-180')} />
         </IconButton>
         <IconButton
           label={`Take out step ${number}`}
@@ -250,7 +250,7 @@ function Figures({ partId, step, number, reading, isOpen, onToggle, onRemove }: 
             focus()
           }}
         >
-          <X size={15} />
+          <RowMark of="remove" />
         </IconButton>
       </span>
     </div>

@@ -2,11 +2,10 @@ import { useSortable } from '@dnd-kit/sortable'
 import type { Finding, FormulaLine, LineReading } from '@frijol/core/model'
 import { formatGrams, formatSpread } from '@frijol/core/measure'
 import { clsx } from 'clsx'
-import { ArrowLeftRight, GripVertical, X } from 'lucide-react'
 import { createContext, memo, useContext } from 'react'
 import { classColour } from '../../charts'
 import { askWhy, commands, partOf, run, undo, useAssessed, useLibrary, withGrams } from '../../store'
-import { DragNumber, IconButton, neighbourFocus, sameProps, toast } from '../../ui'
+import { DragNumber, IconButton, neighbourFocus, RowMark, sameProps, toast } from '../../ui'
 import { AmountCell } from './AmountCell'
 import { FoodCell } from './FoodCell'
 import { askSwap } from './swap/open'
@@ -82,12 +81,12 @@ export const LineRow = memo(function LineRow({
     >
       <button
         type="button"
-        className="grid h-8 w-6 cursor-grab max-sm:row-span-2 touch-manipulation place-items-center rounded text-edge hover:text-ink-2"
+        className="grid h-8 w-6 cursor-grab max-sm:row-span-2 touch-manipulation place-items-center rounded hover:bg-husk"
         {...attributes}
         {...listeners}
         aria-label={`Move ${name}`}
       >
-        <GripVertical size={14} aria-hidden="true" />
+        <RowMark of="grip" />
       </button>
       <AmountCell partId={partId} line={line} />
       {mass === null ? (
@@ -118,7 +117,7 @@ export const LineRow = memo(function LineRow({
           aria-haspopup="dialog"
           onClick={() => askSwap(line.id)}
         >
-          <ArrowLeftRight size={14} />
+          <RowMark of="swap" />
         </IconButton>
       )}
       <IconButton
@@ -132,7 +131,7 @@ export const LineRow = memo(function LineRow({
           focus()
         }}
       >
-        <X size={15} />
+        <RowMark of="remove" />
       </IconButton>
     </li>
   )
