@@ -68,6 +68,7 @@ export const StepRow = memo(function StepRow({
   return (
     <li
       ref={setNodeRef}
+      data-far={step.id}
       style={{
         transform: transform === null ? undefined : `translateY(${transform.y}px)`,
         transition,

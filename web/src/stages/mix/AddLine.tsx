@@ -1,6 +1,6 @@
 import { formatAmount, formatGrams, formatSpread, lineMass } from '@frijol/core/measure'
 import type { FormulaLine, Library } from '@frijol/core/model'
-import { useMemo, useState } from 'react'
+import { memo, useMemo, useState } from 'react'
 import { commands, lineReader, pastedLines, run, typedLines, useLibrary } from '../../store'
 import { AddField } from '../../ui'
 
@@ -29,7 +29,7 @@ function useReading(text: string): string {
 }
 
 /** One field that adds lines: typed one by one, or pasted many at once. Shows how each is understood. */
-export function AddLine({ partId, isEmpty }: { partId: string; isEmpty: boolean }) {
+export const AddLine = memo(function AddLine({ partId, isEmpty }: { partId: string; isEmpty: boolean }) {
   const [text, setText] = useState('')
   const reading = useReading(text)
   const add = () => {
@@ -66,4 +66,4 @@ export function AddLine({ partId, isEmpty }: { partId: string; isEmpty: boolean 
       />
     </>
   )
-}
+})

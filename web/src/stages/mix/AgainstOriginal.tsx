@@ -6,7 +6,7 @@ import {
   type Part,
   type PartAssessment,
 } from '@frijol/core/model'
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { Link } from 'react-router'
 import { BesideOriginal, ColourLine, OriginalProfile, ProteinLine, useLikelyOriginals } from '../../original'
 import { askWhy, commands, run, type TastedPlace, useDish, useLibrary, useTastedPlaces } from '../../store'
@@ -56,7 +56,13 @@ const Heading = ({ children }: { children: string }) => (
 )
 
 /** The part against its original: what counts, then what is off besides, the rest folded. */
-export function AgainstOriginal({ part, reading }: { part: Part; reading: PartAssessment }) {
+export const AgainstOriginal = memo(function AgainstOriginal({
+  part,
+  reading,
+}: {
+  part: Part
+  reading: PartAssessment
+}) {
   const library = useLibrary()
   const [isOpen, setOpen] = useState(false)
   const places = useTastedPlaces(part)
@@ -110,7 +116,7 @@ export function AgainstOriginal({ part, reading }: { part: Part; reading: PartAs
       )}
     </Card>
   )
-}
+})
 
 function NothingRead({ part }: { part: Part }) {
   const dish = useDish()

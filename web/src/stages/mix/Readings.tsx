@@ -1,6 +1,7 @@
 import type { Assessment, Part, PartAssessment } from '@frijol/core/model'
 import { askWhy } from '../../store'
-import { Card, CardTitle, Strip, WindowAndTick } from '../../ui'
+import { memo } from 'react'
+import { Card, CardTitle, Strip, useOutOfSight, useSettled, WindowAndTick } from '../../ui'
 import { FindingsCard } from '../../findings'
 import { AgainstOriginal } from './AgainstOriginal'
 import { AlsoServed } from './AlsoServed'
@@ -16,32 +17,61 @@ export interface ReadingsProps {
   assessment: Assessment
 }
 
+/** The cards below the bands, in their order. */
+const CARDS = ['water', 'counter', 'also', 'findings', 'others'] as const
+type CardId = (typeof CARDS)[number]
+/** After this long without a change, ms, cards that are out of sight follow. */
+const RESTS_MS = 250
+
 /** The readings beside the formula: against the original, water, ratios, findings. */
-export function Readings({ part, reading, assessment }: ReadingsProps) {
+export function Readings(props: ReadingsProps) {
+  const rested = useSettled(props, RESTS_MS)
+  const [far, place] = useOutOfSight(CARDS)
+  const { part, reading } = props
+  const card = (id: CardId) => (
+    <div data-far={id} className="empty:hidden">
+      <OneCard id={id} {...(far.has(id) && rested.part.id === part.id ? rested : props)} />
+    </div>
+  )
   return (
-    <div className="grid gap-3" aria-label="Readings" role="group">
+    <div ref={place} className="grid gap-3" aria-label="Readings" role="group">
       <AgainstOriginal part={part} reading={reading} />
-      <Card className="far-row px-3.5 py-3">
-        <Water reading={reading} />
-        {reading.ratios.length > 0 && (
-          <div className="mt-2">
-            {reading.ratios.map((ratio) => (
-              <WindowAndTick
-                key={ratio.id}
-                {...ratioMark(ratio)}
-                onWhy={() => askWhy({ kind: 'ratio', partId: part.id, id: ratio.id })}
-              />
-            ))}
-          </div>
-        )}
-      </Card>
-      <AtTheCounter behaviour={reading.behaviour} />
-      {reading.also !== null && <AlsoServed partId={part.id} also={reading.also} />}
-      <FindingsCard assessment={assessment} partId={part.id} />
+      {card('water')}
+      {card('counter')}
+      {card('also')}
+      {card('findings')}
       <Flavour partId={part.id} />
-      <OtherParts partId={part.id} parts={assessment.parts} />
+      {card('others')}
       <Sources />
     </div>
+  )
+}
+
+/** A card of the readings; it stays as it is while what it is made of does. */
+const OneCard = memo(function OneCard({ id, part, reading, assessment }: ReadingsProps & { id: CardId }) {
+  if (id === 'water') return <WaterAndRatios partId={part.id} reading={reading} />
+  if (id === 'counter') return <AtTheCounter behaviour={reading.behaviour} />
+  if (id === 'also') return reading.also === null ? null : <AlsoServed partId={part.id} also={reading.also} />
+  if (id === 'findings') return <FindingsCard assessment={assessment} partId={part.id} />
+  return <OtherParts partId={part.id} parts={assessment.parts} />
+})
+
+function WaterAndRatios({ partId, reading }: { partId: string; reading: PartAssessment }) {
+  return (
+    <Card className="far-row px-3.5 py-3">
+      <Water reading={reading} />
+      {reading.ratios.length > 0 && (
+        <div className="mt-2">
+          {reading.ratios.map((ratio) => (
+            <WindowAndTick
+              key={ratio.id}
+              {...ratioMark(ratio)}
+              onWhy={() => askWhy({ kind: 'ratio', partId, id: ratio.id })}
+            />
+          ))}
+        </div>
+      )}
+    </Card>
   )
 }
 
