@@ -37,6 +37,19 @@ const isArticled = ({ words, next, isBullet }: Line): boolean =>
 const A_MEASURE =
   /^an?\s+(?:(?:good|big|small|large|medium|little|generous|heaped|scant|few)\s+)*(?:pinch|handful|few|splash|knob|bunch|tin|can|cup|dash|glug|drizzle|clove|piece|sprig|stick|block|pack|packet|jar|slice|thumb|squeeze|grating|onion|carrot|lemon|lime|leek|shallot|aubergine|courgette|potato|tomato|pepper|chilli|bay)\b/iu
 
+/** "2-Minute Mug Omelette", "5 Ingredient Seitan": a number that counts no food. */
+const COUNTS_IN_A_TITLE =
+  /^\d{1,3}(?:-(?!(?:oz|ounces?|g|kg|ml|l|lbs?|pounds?|inch|cm|mm|cups?|litres?|liters?)\b)\p{L}|\s+(?:min(?:ute)?s?|ingredients?|beans?|layers?|steps?|cheeses?|hours?|days?|ways?)\s+\p{Lu})/iu
+
+const SUB_BULLET = /^\s*[-*•◦‣–—]\s+/u
+/** "2) Dry the beans:" above bullets that are no list of foods: a step, and the bullets are what is done in it. */
+const isStepHead = ({ words, isNumbered, next }: Line): boolean =>
+  isNumbered &&
+  COLON_HEADING.test(words) &&
+  next !== null &&
+  SUB_BULLET.test(next) &&
+  !STARTS_LIKE_AMOUNT.test(next.replace(SUB_BULLET, ''))
+
 /** Reads a plain text from top to bottom. */
 class Reader {
   readonly gatherer = new PartGatherer()
@@ -51,6 +64,8 @@ class Reader {
   #hasBullets = false
   /** A numbered heading stands above: the next line begins its own step. */
   #opens = false
+  /** The step above has its doings in bullets below it. */
+  #hasBulletsBelow = false
   /** Lines in a row under a heading that opened within a list. */
   #inGroup = 0
 
@@ -67,6 +82,20 @@ class Reader {
       this.#announced(announced)
       return
     }
+    if (this.gatherer.parts.length > 0 && isStepHead(line)) {
+      this.#kind = 'method'
+      this.#wasNumbered = true
+      this.#hasBulletsBelow = true
+      this.method.push({ text: line.words, heading: null, part: null })
+      return
+    }
+    const step = this.#hasBulletsBelow && SUB_BULLET.test(line.raw) ? this.method.pop() : undefined
+    if (step !== undefined) {
+      const told = line.words.replace(/[.;]\s*$/u, '')
+      this.method.push({ ...step, text: `${step.text} ${told.charAt(0).toUpperCase()}${told.slice(1)}.` })
+      return
+    }
+    this.#hasBulletsBelow = false
     switch (this.#kind) {
       case 'notes':
         this.#inNotes(line)
@@ -171,7 +200,12 @@ class Reader {
       this.name = words
       return
     }
-    if (this.name === '' && !hasList && this.#kind === 'start' && isArticled(line)) {
+    if (
+      this.name === '' &&
+      !hasList &&
+      this.#kind === 'start' &&
+      (isArticled(line) || (!line.isBullet && line.isBeforeGap && COUNTS_IN_A_TITLE.test(words)))
+    ) {
       this.name = words
       return
     }

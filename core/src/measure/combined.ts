@@ -128,14 +128,16 @@ function secondAmount(text: string): Second | null {
   }
 }
 
-/** "2 tbsp chia seeds + 5 tbsp water", "1 onion and 2 carrots". */
+/** "2 tbsp chia seeds + 5 tbsp water", "1 onion and 2 carrots", "2 tbsp paprika + 1 tsp cumin + ½ tsp oregano". */
 function second(text: string): string[] | null {
   const found = secondAmount(text)
   if (found === null) return null
   const { one, amount, tail, whole } = found
-  if (!UNIT.test(amount)) return isCountOfAnother(whole, amount, tail) ? [one, `${amount}${tail}`] : null
-  if (MORE.test(tail)) return null
-  return /^\s*(?:of\s+)?\p{L}{3}/u.test(tail) ? [one, `${amount}${tail}`] : null
+  const other = `${amount} ${tail.trim()}`
+  const isAnother = UNIT.test(amount)
+    ? !MORE.test(tail) && /^\s*(?:of\s+)?\p{L}{3}/u.test(tail)
+    : isCountOfAnother(whole, amount, tail)
+  return isAnother ? [one, ...(second(other) ?? [other])] : null
 }
 
 /**

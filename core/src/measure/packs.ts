@@ -79,12 +79,18 @@ export const CAN_LIQUID =
 const DRAINED_TO =
   /\bdrained\b[^,;()]*\(([^()]*)\)|\(([^()]*?)\s+(?:when\s+)?drained(?:\s+weight)?\)|\([^()]*[,;/]\s*drained(?:\s+weight)?:?\s+([^(),;]*)\)/iu
 
+const TIMES = /^(\d{1,2})\s*[x×*]\s*(?=\d)/iu
+/** "3 tins (3 x 240 g)": the same three, each of them so heavy. */
+export const ofOnePack = (aside: string, count: number | undefined): string =>
+  Number(TIMES.exec(aside)?.[1]) === count ? aside.replace(TIMES, '') : aside
+
 export function drainedTo(text: string, amount: Amount | null): Amount | null {
   const first = amount?.terms[0]
   if (amount === null || first?.unit == null || !PACK_UNITS.has(first.unit) || first.low !== first.high)
     return amount
   const found = DRAINED_TO.exec(text)
-  const term = found === null ? null : asideAmount(found[1] ?? found[2] ?? found[3] ?? '', 1)
+  const term =
+    found === null ? null : asideAmount(ofOnePack(found[1] ?? found[2] ?? found[3] ?? '', first.low), 1)
   if (term === null || kindOf(term) !== 'mass') return amount
   return { ...amount, terms: [{ ...term, low: term.low * first.low, high: term.high * first.high }] }
 }

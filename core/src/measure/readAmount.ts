@@ -48,7 +48,7 @@ const skipSpace = (text: string, at: number): number => at + (stick(SPACE, text,
 const BARE_SPOON = /(?:tbsp|tbs|tsp|tablespoon|teaspoon|cup)\b\.?\s+(?:of\s+)?[a-z]{3}/iy
 
 /** Words of a measure that begin the name of a food. */
-const NAMES_A_FOOD = /(?:bottle gourds?|stem (?:ginger|lettuce))\b/iy
+const NAMES_A_FOOD = /(?:bottle gourds?|stem (?:ginger|lettuce)|glass (?:noodles?|vermicelli))\b/iy
 
 /** Reads a unit word at a place, over a joining hyphen ("14-oz"). */
 export function readUnit(text: string, at: number): { unit: UnitId; end: number } | null {

@@ -8,7 +8,16 @@ import { findFood } from './findFood'
 import { disagreement, drainedFinding, readFindings, stateFinding, TWO_FOODS } from './lineFindings'
 import { type Measured, splitPrep, takeAmount, takeAsides } from './lineText'
 import type { LineReader, ReadFinding, ReadLine } from './lineTypes'
-import { asideAmount, asWhole, CAN_LIQUID, drainedTo, kindOf, ofPartOfPack, statedInPrep } from './packs'
+import {
+  asideAmount,
+  asWhole,
+  CAN_LIQUID,
+  drainedTo,
+  kindOf,
+  ofOnePack,
+  ofPartOfPack,
+  statedInPrep,
+} from './packs'
 import { readAmountAt } from './readAmount'
 import { GRAMS_PER, PACK_UNITS, unitKind, unitNamed, VOLUME_UNITS } from './units'
 
@@ -175,7 +184,7 @@ function readPlain(written: string, text: string, reader: LineReader): ReadLine 
   const isPacks = counted?.unit != null && PACK_UNITS.has(counted.unit)
   const count = isPacks ? 1 : (counted?.low ?? 1)
   const inAsides = asides.flatMap((aside) => {
-    const term = asideAmount(aside, count)
+    const term = asideAmount(isPacks ? ofOnePack(aside, counted.low) : aside, count)
     return term === null ? [] : [isPacks ? ofPartOfPack(term, counted) : term]
   })
   const alternates = [...measured.alternates, ...inAsides]

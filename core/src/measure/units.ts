@@ -40,7 +40,7 @@ const everywhere = (mL: number, isSpoon = false): VolumeUnit => ({
 /**
  * Millilitres in one of a volume unit.
  * @source US customary units by law; metric cup and spoons (AS 1325 style, 20 mL Australian tablespoon);
- *   imperial gallon 4.54609 L (exact); pinch, dash, smidgen spoons and splashes: practice
+ *   imperial gallon 4.54609 L (exact); pinch, dash, smidgen spoons, splashes, mugs, glasses and ladles: practice
  */
 export const VOLUME_UNITS: Partial<Record<UnitId, VolumeUnit>> = {
   mL: everywhere(1),
@@ -59,6 +59,9 @@ export const VOLUME_UNITS: Partial<Record<UnitId, VolumeUnit>> = {
   'metric-cup': everywhere(250),
   'us-cup': everywhere(236.588),
   go: everywhere(180),
+  mug: everywhere(300),
+  glass: everywhere(200),
+  ladle: everywhere(120),
   tad: everywhere(1.23, true),
   dash: everywhere(0.62, true),
   pinch: everywhere(0.31, true),
@@ -84,6 +87,9 @@ export const GESTURE_RSD: Partial<Record<UnitId, number>> = {
   glug: 0.5,
   handful: 0.35,
   knob: 0.3,
+  mug: 0.15,
+  glass: 0.2,
+  ladle: 0.2,
 }
 
 /** Units that hold a stated net content. */
@@ -120,6 +126,9 @@ const NAMES: Record<UnitId, string> = {
   'metric-cup': '',
   'us-cup': '',
   go: '',
+  mug: 'mug mugs mugful mugfuls',
+  glass: 'glass glasses glassful',
+  ladle: 'ladle ladles ladleful ladlefuls',
   tad: 'tad',
   dash: 'dash dashes',
   pinch: 'pinch pinches',
@@ -201,6 +210,7 @@ const SHOWN: Partial<Record<UnitId, readonly [string, string]>> = {
   dash: ['dash', 'dashes'],
   splash: ['splash', 'splashes'],
   inch: ['inch', 'inches'],
+  glass: ['glass', 'glasses'],
 }
 const UNINFLECTED: ReadonlySet<UnitId> = new Set<UnitId>([
   'g',

@@ -316,6 +316,15 @@ function theDish(t: Taking, { verb }: Clause, hand: Lot, rest: string): Lot | un
 }
 
 const PLUS_FIRST = /^[\s;,>-]*\+/u
+const THEN_FIRST = /^\W*(?:and )?then\b/iu
+const IN_A_MACHINE: ReadonlySet<string> = new Set(['blend', 'rice'])
+const isThenInTheMachine = ({ doing, operation }: Taking, hand: Lot): boolean =>
+  operation !== null &&
+  IN_A_MACHINE.has(operation) &&
+  IN_A_MACHINE.has(hand.operation ?? '') &&
+  THEN_FIRST.test(doing.parsed.text.slice(doing.from, doing.to)) &&
+  /\bfirst\b/iu.test(doing.parsed.text.slice(0, doing.from))
+
 /** Takes the lot that a clause goes on with: what is in hand, or what its words put it into. */
 export function joinBase(t: Taking, clause: Clause, said: Said): void {
   const hand = t.hand()
@@ -324,7 +333,7 @@ export function joinBase(t: Taking, clause: Clause, said: Said): void {
   // "Unroll the pastry and cut in half."
   if (
     t.readied !== null &&
-    clause.verb?.kind === 'do' &&
+    (clause.verb === null || clause.verb.kind === 'do') &&
     !said.hasObject &&
     !said.hasPronoun &&
     !said.before
@@ -334,6 +343,11 @@ export function joinBase(t: Taking, clause: Clause, said: Said): void {
   }
   // "Repeat with the walnuts": with them alone.
   if (clause.isBowl === true || (clause.verb?.word === 'repeat' && t.hasAny)) return
+  // "Oats first, 10 seconds. Then the beans, pulse": in the machine where the first is.
+  if (isThenInTheMachine(t, hand) && !t.isTaken(hand)) {
+    t.join(hand)
+    return
+  }
   // "+ tomatoes + liquor, 10 min": to what is in the pan.
   if (PLUS_FIRST.test(t.doing.parsed.bare.slice(clause.from, clause.to))) {
     if (!t.isTaken(hand)) t.join(hand)

@@ -100,6 +100,12 @@ interface Cut {
 /** "I cut it, pulled each piece …": told of what was done, where the next verb is. */
 const PAST_TELLERS: ReadonlySet<string> = new Set(['i', 'we', 'then'])
 
+const isWetOrDry = (tokens: readonly Token[], index: number): boolean => {
+  const word = (by: number): string => tokens[index + by]?.text ?? ''
+  const into = /^(?:into|to|onto|in)$/.test(word(1)) ? (word(2) === 'the' ? word(3) : word(2)) : ''
+  return /^(?:wet|dry)$/.test(word(0)) && /^(?:wet|dry)$/.test(into) && word(0) !== into
+}
+
 /** Verbs of a sentence that open a clause. */
 function cutsIn(bare: string, { from, to }: Span, own: OwnWords, isTerse = false): Cut[] {
   const tokens = tokensOf(bare.slice(from, to))
@@ -128,6 +134,8 @@ function cutsIn(bare: string, { from, to }: Span, own: OwnWords, isTerse = false
     // "Crumble or cube the cheese" is one doing.
     if (tokens[index - 1]?.text === 'or' && cuts.at(-1)?.to === (tokens[index - 2]?.end ?? -1) + from)
       continue
+    // "Wet into dry": what is wet.
+    if (isWetOrDry(tokens, index)) continue
     // "Mix, mix, mix!" is one doing.
     const before = cuts.at(-1)
     if (
@@ -202,11 +210,18 @@ const BOWL_OPENS =
 const ONE_BOWL =
   /(?:\band )?\b(?:one|another|a second|a third|the (?:first|second|third|fourth|other|last|next))\s+(?:bowl |plate |dish |one )?(?:with|for|of|holding|containing|holds|gets)\s+/giu
 const SEVERAL_IN_IT = /\b(?:and|plus|mixed with|together)\b|[,&+]/iu
+/** "Dry stuff in one bowl, wet stuff in another." */
+const DRY_AND_WET =
+  /^\W*(?:(?:mix|whisk|stir|combine|put|get) )?(?:(?:all|your|the) )*dry\b[^.;]{0,40}\bin (?:one|a) (?:big |large |small )?(?:bowl|jug)?\s*(?:,|and|&)\s*(?=(?:(?:all|your|the) )*wet\b[^.;]{0,60}\bin (?:another|a second|a jug|the other)\b)/iu
 /** "Set up three bowls: one with the flour, one with the milk and vinegar": a clause for each; a food alone is no doing. */
 function bowlsIn(text: string, { from, to }: Span, sentence: number): Clause[] {
   const words = text.slice(from, to)
-  if (!SETS_BOWLS.test(words) && !BOWL_OPENS.test(words)) return []
-  const starts = [...words.matchAll(ONE_BOWL)].map(({ index }) => from + index)
+  const dry = DRY_AND_WET.exec(words)
+  if (dry === null && !SETS_BOWLS.test(words) && !BOWL_OPENS.test(words)) return []
+  const starts =
+    dry === null
+      ? [...words.matchAll(ONE_BOWL)].map(({ index }) => from + index)
+      : [from, from + dry[0].length]
   return starts.map((start, at) => {
     const end =
       (starts[at + 1] ?? to) - (/[\s,;]*$/u.exec(text.slice(start, starts[at + 1] ?? to))?.[0].length ?? 0)
@@ -220,7 +235,7 @@ function bowlsIn(text: string, { from, to }: Span, sentence: number): Clause[] {
       sentence,
       isJoined: false,
       isOptional: false,
-      isRemark: !SEVERAL_IN_IT.test(held),
+      isRemark: dry === null && !SEVERAL_IN_IT.test(held),
       isOtherWay: false,
       isBowl: true,
     }

@@ -24,7 +24,7 @@ export interface DoingText {
 
 /** Where a clause goes on with another time after a comma: "bring up slowly, 5 min on low", "…, 2 h in the fridge". */
 const GOES_ON =
-  /,\s*(?:then\s+)?(?=(?:about\s+)?[\d½¼¾]+(?:[.,]\d+)?\s*(?:-\s*\d+\s*)?(?:min|mins|minutes|h|hrs?|hours?)\b[^,.;]*\b(?:on|in|at|over) (?:a |the )?(?:low|fridge|refrigerator|oven|medium|room|warm|\d+))|,\s*(?:then\s+|and\s+)?(?=(?:in|into) the (?:fridge|refrigerator|oven)\b)|,\s*(?=\d+(?:[.,]\d+)?\s*-?\s*(?:cm|mm)\s+(?:cubes|dice|slices|strips))/iu
+  /,\s*(?:then\s+)?(?=(?:about\s+)?[\d½¼¾]+(?:[.,]\d+)?\s*(?:-\s*\d+\s*)?(?:min|mins|minutes|h|hrs?|hours?)\b[^,.;]*\b(?:on|in|at|over) (?:a |the )?(?:low|fridge|refrigerator|oven|medium|room|warm|\d+))|\s+(?:and )?then\s+(?=(?:for )?(?:about\s+)?\d+(?:\s*-\s*\d+)?\s*(?:min|mins|minutes|h|hrs?|hours?)\b[^,.;]*\bin the (?:fridge|freezer|refrigerator|oven)\b)|,\s*(?:then\s+|and\s+)?(?=(?:in|into) the (?:fridge|refrigerator|oven)\b)|,\s*(?=\d+(?:[.,]\d+)?\s*-?\s*(?:cm|mm)\s+(?:cubes|dice|slices|strips))/iu
 
 /** "Onion: fine dice, into the batter". */
 const INTO = /,\s*(?=into (?:the )?(?:batter|bowl|pan|pot|mix|mixture|dough|sauce)\b)/iu

@@ -46,7 +46,12 @@ export function fragment(words: string): OperationId | null {
     return 'sweat'
   if (/\b(?:high|full|low|at) pressure\b/iu.test(words)) return 'pressure-cook'
   if (/\b(?:plancha|griddle|flat-?top)\b/iu.test(words)) return 'sear'
-  if (/\boven\b|\b(?:1[4-9]|2[0-6])\d\s*°?\s*C\b|\b[34]\d\d\s*°?\s*F\b/u.test(words)) return 'roast'
+  if (
+    /\boven\b|\b(?:1[4-9]|2[0-6])\d\s*°?\s*(?:C\s*)?fan\b|\bfan\s*(?:1[4-9]|2[0-6])\d\b|\b(?:1[4-9]|2[0-6])\d\s*°?\s*C\b|\b[34]\d\d\s*°?\s*F\b/u.test(
+      words,
+    )
+  )
+    return 'roast'
   if (/\bsteamer\b/iu.test(words)) return 'steam'
   if (minutes >= 240 && /\b(?:warm|yog|(?:2[0-9]|3\d|4\d)\s*°?\s*C\b)/iu.test(words)) return 'culture'
   if (WATER.test(words) && minutes >= 10 && !/\b(?:boil|simmer)/iu.test(words)) return 'soak'

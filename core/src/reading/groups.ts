@@ -1,14 +1,16 @@
 import type { FoodClass } from '../model'
 import type { Lot } from './bench'
 import { CLASS_WORDS } from './lexicon/things'
-import { isDry, isWater } from './kinds'
+import { isDry, isSpread, isWater } from './kinds'
 import type { Named } from './named'
 import type { Mention } from './mentions'
 import type { Taking } from './takes'
 
 /** Pieces between wet things: no cook means them by that. */
-const isPiece = ({ foodClass }: Named): boolean =>
-  foodClass !== null && /^(?:vegetable|herb|nut|seed|fruit|mushroom|pulse)$/.test(foodClass)
+const isPiece = (of: Named): boolean =>
+  of.foodClass !== null &&
+  !isSpread(of) &&
+  /^(?:vegetable|herb|nut|seed|fruit|mushroom|pulse)$/.test(of.foodClass)
 
 const SMALL_CLASSES = new Set(['spice', 'herb', 'seasoning', 'aromatic', 'seed'])
 

@@ -7,10 +7,11 @@ export const isWater = (of: Named): boolean =>
 
 /** Ground to a paste: it is stirred in with what is wet. */
 const SPREAD = /(?:^|-)(?:tahini|butter)(?:-|$)/
+export const isSpread = ({ line }: Named): boolean => SPREAD.test(line?.food?.id ?? '')
 /** Foods without loose water: what cooks call the dry ingredients. */
 export const isDry = (of: Named): boolean => {
   const food = of.line?.food
-  if (food == null || SPREAD.test(food.id)) return false
+  if (food == null || isSpread(of)) return false
   return (
     DRY.has(food.foodClass) ||
     ((food.per100g.waterG ?? 100) < 16 &&

@@ -30,7 +30,17 @@ const BATHES: ReadonlySet<OperationId> = new Set([
   'pressure-cook',
 ])
 
-const MAKES: ReadonlySet<OperationId> = new Set(['mix', 'blend', 'knead', 'heat', 'whip', 'simmer', 'boil'])
+const MAKES: ReadonlySet<OperationId> = new Set([
+  'mix',
+  'blend',
+  'rice',
+  'mash',
+  'knead',
+  'heat',
+  'whip',
+  'simmer',
+  'boil',
+])
 
 export function takeMention(t: Taking, mention: Exclude<Mention, { kind: 'pronoun' }>): void {
   switch (mention.kind) {

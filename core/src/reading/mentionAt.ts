@@ -1,6 +1,6 @@
 import { CLASS_WORDS, FILLINGS, PIECE_WORDS, PRODUCT_WORDS, SIDE_WORDS, VESSELS } from './lexicon/things'
 import type { Mention, Role, Scene } from './mentions'
-import { madeBy, isDet, namedAt } from './naming'
+import { madeBy, isDet, namedAt, POURED_WORDS } from './naming'
 import { type Fit, type Named, TOO_COMMON } from './named'
 import { ALL_OF_IT, type Said, saidOf } from './said'
 import type { Token } from './tokens'
@@ -185,6 +185,9 @@ function dryOrWet(here: Here): Answer {
   // "Add wet to dry".
   const previous = tokens[index - 1]?.text ?? ''
   const isPaired =
+    // "Wet into dry".
+    (/^(?:into|to|onto|in)$/.test(next?.text ?? '') &&
+      /^(?:wet|dry|the)$/.test(tokens[index + 2]?.text ?? '')) ||
     /^(?:add|pour|mix|stir|fold|tip|combine|into|with)$/.test(previous) ||
     // "Leave to dry" is no order to the dry things.
     (/^(?:to|and)$/.test(previous) && /^(?:wet|dry|liquid)$/.test(tokens[index - 2]?.text ?? ''))
@@ -272,21 +275,31 @@ function water(here: Here): Answer {
   })
 }
 
-const POURED = new Set(['sauce', 'dressing', 'glaze', 'gravy', 'syrup', 'marinade'])
 /** A bottle of the list that is still unused: "barbecue sauce". */
 const isListedPoured = (fit: Fit | undefined, { bench }: Scene): boolean =>
   fit?.of.kind === 'line' &&
   fit.isHead &&
   fit.isOwn &&
-  POURED.has(fit.of.names[0]?.at(-1) ?? '') &&
+  POURED_WORDS.has(fit.of.names[0]?.at(-1) ?? '') &&
   bench.left(fit.of.id) > 1e-9
+
+/** "The tomatoes and paste": among others of the list, and not used yet. */
+const isNextInList = ({ tokens, index, scene }: Here, fit: Fit | undefined): boolean =>
+  fit?.of.kind === 'line' &&
+  fit.isHead &&
+  fit.isOwn &&
+  /^(?:and|&|\+)$/.test(tokens[index - 1]?.text ?? '') &&
+  scene.bench.left(fit.of.id) > 1e-9
 
 /** A line or a part by its name; with what was made of it: "the spinach puree". */
 function named(here: Here): Answer {
   const { token, tokens, index, scene, before, at, role } = here
   const found = namedAt(tokens, index, scene, before)
   if (found === null) return null
-  const [first] = found.fits
+  // "Half the sauce": the bottle that is still full, before one that is used up.
+  const bottles = POURED_WORDS.has(token.stem) ? found.fits.filter((fit) => isListedPoured(fit, scene)) : []
+  const fits = bottles.length > 0 ? bottles : found.fits
+  const [first] = fits
   // "Between sheets of kitchen paper" is not the rice paper.
   if (token.stem === 'paper' && /\b(?:kitchen|baking|parchment|greaseproof|paper)\s+$/iu.test(before))
     return 'nothing'
@@ -308,6 +321,7 @@ function named(here: Here): Answer {
     found.run < 2 &&
     (first?.coverage ?? 0) < 1 &&
     TOO_COMMON.has(token.stem) &&
+    !isNextInList(here, first) &&
     scene.bench.lots.some(
       (lot) =>
         !lot.isSide &&
@@ -321,7 +335,7 @@ function named(here: Here): Answer {
   return met(
     {
       kind: 'named',
-      of: found.fits.map(({ of }) => of),
+      of: fits.map(({ of }) => of),
       isWhole: (first?.coverage ?? 0) >= 1 || found.run >= 2,
       word: token.stem,
       made: madeBy(tokens, index),
@@ -406,6 +420,8 @@ function keptFor(here: Here): Answer {
   return met({ kind: 'named', of, ...base, at, role, said: ALL_OF_IT })
 }
 
+const BURSTS =
+  /\b(?:(?:\d+|two|three|four|five|six|eight|ten)(?:\s*(?:-|–|to|or)\s*(?:\d+|three|four|five|six|eight|ten))?|a few|several|short|quick|brief|long|couple of|in)\s+$/iu
 const OF_A_DISH =
   /^\s*of (?:a|an|your|the|two|four|six) (?:[a-zß-ɏ\d-]+ ){0,4}(?:dish|tin|pan|tray|casserole|jar|glass(?:es)?|bowl|ramekins?)\b/iu
 
@@ -414,6 +430,8 @@ function wordFor(here: Here): Answer {
   const { token, tokens, index, scene, at, role } = here
   const { stem } = token
   if (VESSELS.has(stem) || stem === 'dry' || stem === 'wet') return 'nothing'
+  // "Blitz in four or five pulses": of the machine.
+  if (stem === 'pulse' && BURSTS.test(here.before)) return 'nothing'
   // "Over the base of an oven dish".
   if (stem === 'base' && OF_A_DISH.test(here.after)) return 'nothing'
   // "To a sticky batter" is what it becomes.

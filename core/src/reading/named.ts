@@ -144,6 +144,11 @@ export interface Fit {
 
 const SMALL = new Set(['of', 'the', 'and', 'a'])
 
+const isPluralAt = (tokens: readonly Token[], at: number): boolean => {
+  const token = tokens[at]
+  return token !== undefined && /s$/u.test(token.text) && token.text !== token.stem
+}
+
 /** The name that fits most of the words from a token on. Null where none begins here. */
 export function fitAt(of: Named, tokens: readonly Token[], at: number): Fit | null {
   let best: Fit | null = null
@@ -156,6 +161,8 @@ export function fitAt(of: Named, tokens: readonly Token[], at: number): Fit | nu
       const token = tokens[index]
       if (token === undefined || token.kind === 'mark') break
       const parts = stemsOf(token.text)
+      // "The tomatoes and paste" are two things.
+      if (token.text === 'and' && isPluralAt(tokens, index - 1)) break
       if (SMALL.has(token.text)) continue
       if (!parts.every((part) => name.includes(part)) || parts.some((part) => met.has(part))) break
       for (const part of parts) met.add(part)

@@ -74,6 +74,16 @@ function isAccepted(fit: Fit, word: string, rivals: number, before: string): boo
   return fit.coverage >= 1 / 3 || rivals === 1
 }
 
+/** What comes in bottles of several kinds. */
+export const POURED_WORDS: ReadonlySet<string> = new Set([
+  'sauce',
+  'dressing',
+  'glaze',
+  'gravy',
+  'syrup',
+  'marinade',
+])
+
 /** Words that stand for several kinds when there are more than one of them. */
 const SEVERAL = new Set([
   'flours',
@@ -113,9 +123,15 @@ export function namedAt(
     .sort((a, b) => b.weight - a.weight)
   const best = sorted[0]?.fit
   if (best === undefined) return null
+  const isLeft = (of: Named): boolean => of.kind !== 'line' || scene.bench.left(of.id) > 1e-9
+  // "Half the sauce": the bottle that is full has no rival in one that is used up.
   const rivals = fits.filter(
     ({ of, run, isHead }) =>
-      of.kind === 'line' && run === best.run && isHead === best.isHead && of.part === best.of.part,
+      of.kind === 'line' &&
+      run === best.run &&
+      isHead === best.isHead &&
+      of.part === best.of.part &&
+      (isLeft(of) || !isLeft(best.of) || !POURED_WORDS.has(token.stem)),
   ).length
   if (!isAccepted(best, token.stem, rivals, before)) return null
   const isEachKind = EACH_KIND.test(before)

@@ -74,11 +74,15 @@ const isOrder = (verb: string, rest: string): boolean => {
   return mark[0] === ',' && verbOf(next)?.form !== 'bare'
 }
 
+/** "Wet stuff (not the syrup)". */
+const NOT_THAT = /\((?:but )?not the ([^()]{2,30})\)/giu
+
 /** Every word keeps its place. */
 export const inOrder = (text: string): string =>
   text
     .replace(LEAD, blank)
     .replace(/(?<=[a-zß-ɏ]) n (?=[a-zß-ɏ])/giu, ' & ')
+    .replace(NOT_THAT, (found, what: string) => ` except ${what}`.padEnd(found.length))
     .replace(LABEL, (found, space: string, label: string, _mark: string, next: string) =>
       verbOf(next)?.form === 'bare' ? found : `${space}${bareOf(label.toLowerCase())}`.padEnd(found.length),
     )

@@ -61,6 +61,7 @@ const BOILS =
   /\bto (?:a|the) (?:gentle |rolling |full |slow |good )*(?:boil|bubble)\b|\bup slowly\b|^\s*boil/iu
 const SIMMERS = /\bto (?:a|the) (?:gentle |bare )*simmer\b/iu
 const LOW = /\b(?:gently|gentle|low|slowly|lid on|covered|soft|softens?|translucent|limp|flop)\b/iu
+const CRUSTS = /\b(?:crust\w*|crisp\w*|brown\w*|golden|char\w*)\b/iu
 const BROWNS = /\b(?:brown(?:ed|s)?|golden|char\w*|colou?r|high heat|fierce|crisp|caramel\w*)\b/iu
 
 /**
@@ -91,6 +92,12 @@ export function refined(
     /\b(?:high|low|full) pressure\b/iu.test(doing.parsed.text.slice(doing.from, doing.to))
   )
     return 'pressure-cook'
+  // "Set the pot to sauté. Add the oil and onion; 5 minutes, stirring.": it is hot by now.
+  const isSauteed =
+    has(new Set(['fat'])) &&
+    has(PIECES) &&
+    SAUTES.test(doing.parsed.text.slice(0, doing.main.from + 60)) &&
+    durationsIn(doing.parsed.text.slice(doing.from, doing.to)).length > 0
   if (operation === null) {
     // Days in a cool or warm place ripen it.
     if (
@@ -101,6 +108,8 @@ export function refined(
     const own = last ?? before
     const goesOn = own !== null && NOT_ON.has(own) ? lastHeat : own
     if (goesOn === 'heat' || goesOn === 'boil') return 'simmer'
+    if (goesOn === 'sweat' && CRUSTS.test(doing.parsed.text.slice(doing.main.from, doing.to))) return 'brown'
+    if (goesOn === null && isSauteed) return 'sweat'
     // "In the mixer, dry ingredients, 1 min": nothing goes on yet.
     return goesOn ?? (takes.lines.length + takes.lots.length > 1 ? 'mix' : null)
   }
@@ -210,6 +219,7 @@ export function refined(
     (ON_THE_HEAT.test(doing.parsed.text.slice(doing.from, doing.to)) || ON_THE_HEAT.test(beforeIt(doing)))
   )
     return 'thicken'
+  if (operation === 'mix' && doing.main.verb?.kind === 'put' && isSauteed) return 'sweat'
   // "Stir 4 min" in the pan where it fries: the heat goes on.
   if (
     operation === 'mix' &&
@@ -273,6 +283,8 @@ export function refined(
   return operation
 }
 
+const SAUTES =
+  /\b(?:set|turn|switch|on|to|select|press)\b[^.;]{0,40}\bsaut[eé](?![a-zß-ɏ])|\b(?:pan|pot|oil|it|display)\b[^.;]{0,20}\b(?:says|reads|is|gets|shows) hot\b/iu
 const WARMED: ReadonlySet<OperationId> = new Set(['heat', 'boil', 'simmer', 'strain'])
 const FRIED: ReadonlySet<OperationId> = new Set(['shallow-fry', 'sweat', 'brown', 'toast', 'water-saute'])
 

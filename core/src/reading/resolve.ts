@@ -2,9 +2,11 @@ import type { OperationId, StepUse } from '../model'
 import { joinBase } from './base'
 import type { Clause } from './clauses'
 import type { DoingText } from './doings'
+import { CLASS_WORDS } from './lexicon/things'
 import { takeMention } from './meanings'
 import { takePronoun } from './pronouns'
 import type { Mention, Scene } from './mentions'
+import type { Named } from './named'
 import { scan } from './scan'
 import { type Stage, type Takes, Taking } from './takes'
 import { takeUnsaid } from './unsaid'
@@ -63,6 +65,14 @@ function setsOut(t: Taking, { verb, verbTo, to }: Clause, mentions: readonly Men
   )
 }
 
+/** "Everything except the salt", "everything but the veg". */
+function exceptedBy(t: Taking, mention: Mention): readonly Named[] {
+  if (mention.kind === 'named') return mention.of
+  if (mention.kind !== 'class') return []
+  const classes = CLASS_WORDS.get(mention.word) ?? []
+  return t.stage.lines.filter(({ foodClass }) => foodClass !== null && classes.includes(foodClass))
+}
+
 /** Takes what a clause names, then the lot that it goes on with. */
 function takeClause(t: Taking, clause: Clause, shared: readonly Mention[] | null): void {
   const own = scan(t.doing.parsed, clause, { ...t.scene, part: t.part })
@@ -70,7 +80,7 @@ function takeClause(t: Taking, clause: Clause, shared: readonly Mention[] | null
   if (topic?.kind === 'named') t.takes.topic = topic.of[0]?.part ?? null
   const mentions = (shared ?? own).filter((one) => one.role !== 'for')
   for (const one of mentions)
-    if (one.role === 'except' && one.kind === 'named') for (const of of one.of) t.excepted.add(of.id)
+    if (one.role === 'except') for (const { id } of exceptedBy(t, one)) t.excepted.add(id)
   if (setsOut(t, clause, mentions)) return
   const before = t.hasAny
   const kept = mentions.filter((one) => one.role !== 'except')

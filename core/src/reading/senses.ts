@@ -29,6 +29,10 @@ type Told = readonly [role: Role, operation: OperationId | null]
 const NOTHING: Told = ['none', null]
 const does = (operation: OperationId): Told => ['do', operation]
 
+/** "Toss, 5 more": it goes on. */
+const SO_MUCH_MORE =
+  /^\W*(?:(?:it|them|everything|well|once|over|and|then|for|another)\W+)*(?:\d+|two|three|four|five|six|eight|ten)\s*(?:min|mins|minutes?)?\s*(?:more|longer)\b/iu
+
 /** A clause with a verb, and its words. */
 interface Said {
   readonly verb: Verb
@@ -59,11 +63,16 @@ const fromVerbAt = (words: string, verb: string): number => {
   const at = words.toLowerCase().indexOf(verb)
   return at < 0 ? 0 : at
 }
+/** So many marks before a clause tell where the food lies. */
+const LATELY = 100
+const ON_A_GRILL = /\b(?:on|onto|over|to) (?:a |the )?(?:hot )?(?:grill|barbecue|bbq|coals|grates?)\b/iu
 const GOES_IN =
   /^\W*(?:then |now |and )?(?:the )?(?!in\b)[a-zß-ɏ][a-zß-ɏ ,&+-]{1,60}?\s(?:back )?in(?:\s*,|\s+for)\s*(?:the |another |a )?/iu
-function withoutVerb(words: string, before: string): Told {
+function withoutVerb(words: string, before: string, lately: string): Told {
   if (OIL_ALONE.test(words) && (PAN_WORD.test(before) || /\bout\W*$/iu.test(before))) return ['fat', null]
   const operation = fragment(words)
+  // "Flip onto the grill. 3 minutes a side."
+  if (operation === 'shallow-fry' && ON_A_GRILL.test(lately)) return does('grill')
   if (operation !== null) return does(operation)
   // "Spices in, 2 minutes", "beans in for the last 10".
   if (GOES_IN.test(words)) return ['put', null]
@@ -349,6 +358,7 @@ function withVerb(said: Said): Told {
   // "Pass it through a potato ricer".
   if (/^(?:pass|push|press|put|rub|work|run|force|squeeze)$/.test(verb.word) && THROUGH_A_MILL.test(rest))
     return does('mash')
+  if (/^(?:toss|turn|flip|stir|shake)$/.test(verb.word) && SO_MUCH_MORE.test(rest)) return ['go-on', null]
   const vessel = onVessel(said)
   if (vessel !== null) return vessel
   switch (verb.kind) {
@@ -389,6 +399,10 @@ function withVerb(said: Said): Told {
 const NOT_BEFORE =
   /^(?:do not|don['’]t|never|resist)\b[^.;]*\b(?:slic|cut|carv|unmould|unmold|turn|serv|touch|tak)[^.;]*\b(?:before|until|till)\b[^.;]*\b(?:had|has|have|stood|rested|cooled|sat)\b/iu
 
+/** "Now don't touch it for three minutes": on the heat it goes on by itself. */
+const NOT_TOUCHED =
+  /^\W*(?:(?:now|and|then|but)\W+)*(?:do not|don['’]t|never|resist|no)\b[^.;]{0,30}\b(?:touch|touching|move|moving|stir|stirring|disturb|disturbing|fiddle|poke)\b[^.;]*\bfor (?:(?:about|at least|a good|around) )?(?:\d|two|three|four|five|six|a|an)/iu
+
 /** What a clause is within its text, and what it tells to do. */
 export function readClause(
   parsed: Parsed,
@@ -401,11 +415,16 @@ export function readClause(
     if (clause.isRemark) {
       const full = parsed.text.slice(clause.from, clause.to)
       if (NOT_BEFORE.test(full) && timeIn(full) !== null) return does('rest')
+      if (NOT_TOUCHED.test(full)) return ['go-on', null]
       return TAKES_SO_LONG.test(words) ? ['go-on', null] : NOTHING
     }
     if (clause.isBowl === true) return does('mix')
     if (clause.verb === null)
-      return withoutVerb(words, previous === undefined ? '' : parsed.bare.slice(previous.from, previous.to))
+      return withoutVerb(
+        words,
+        previous === undefined ? '' : parsed.bare.slice(previous.from, previous.to),
+        parsed.bare.slice(Math.max(0, clause.from - LATELY), clause.from),
+      )
     return withVerb({
       verb: clause.verb,
       rest: parsed.bare.slice(clause.verbTo, clause.to),

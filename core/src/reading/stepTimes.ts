@@ -1,6 +1,6 @@
 import { COUNT_WORDS, fahrenheitC, gasMarkC } from '../measure'
 
-const NUMBER = String.raw`(\d+\s+\d\/\d|\d\/\d|\d+(?:[.,]\d+)?|½|¼|¾|a couple of|a few|(?:twenty|thirty|forty|fifty)[- ](?:one|two|three|four|five|six|seven|eight|nine)|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|an|a|(?:a )?quarter of an|three[- ]quarters of an|half an?)(?:\s*(½|¼|¾))?`
+const NUMBER = String.raw`(\d+\s+\d\/\d|\d\/\d|\d+(?:[.,]\d+)?|½|¼|¾|a couple(?: of)?|a few|(?:twenty|thirty|forty|fifty)[- ](?:one|two|three|four|five|six|seven|eight|nine)|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|an|a|(?:a )?quarter of an|three[- ]quarters of an|half an?)(?:\s*(½|¼|¾))?`
 const UNIT = String.raw`(seconds?|secs?|s\b|minutes?|mins?|min|hours?|hrs?|hr|h\b|days?|weeks?)`
 const DURATION = new RegExp(
   String.raw`(?<![a-zß-ɏ\d])${NUMBER}(?:\s*(?:-|–|to|or)\s*${NUMBER})?[\s-]*(?:(?:good|full|whole|further|more|extra) )?${UNIT}`,
@@ -11,6 +11,7 @@ const WORDS: Readonly<Record<string, number>> = {
   a: 1,
   an: 1,
   'a couple of': 2,
+  'a couple': 2,
   'a few': 3,
   '½': 0.5,
   '¼': 0.25,
@@ -57,6 +58,8 @@ const BARE =
 const MORE_BARE =
   /\b(?:(?:for|in) the (?:last|final)|(?:for |give (?:it|them) |have )(?:another|a further)) (\d{1,2}|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|twenty|thirty)(?=\s*(?:[.,;:!]|or so\b|$|on (?:the|each) (?:other|second|side)\b))/giu
 
+const BEFORE_THE_MEAL = /^\s*before (?:dinner|lunch|supper|breakfast|the meal|(?:the |your )?guests)\b/iu
+
 /** Durations that a text states, in min; the middle of a range. */
 export function durationsIn(
   text: string,
@@ -77,6 +80,8 @@ export function durationsIn(
     if (/\p{L}$/u.test(match[1] ?? '') && /^\p{L}/u.test(match[0].slice((match[1] ?? '').length))) continue
     // "But for 2 minutes less" is no time of its own.
     if (/^\s*(?:less|fewer|short|shy)\b/iu.test(text.slice(match.index + match[0].length))) continue
+    // "An hour before dinner" is when.
+    if (BEFORE_THE_MEAL.test(text.slice(match.index + match[0].length))) continue
     // "A second pan" is another one.
     if (/^a$/iu.test(match[1] ?? '') && /^second$/iu.test(unit)) continue
     const minutes = ((low + high) / 2) * perUnit(unit)
@@ -115,6 +120,22 @@ export function durationsIn(
     const [low, high] = [Number(match[1]), Number(match[2] ?? match[1])]
     found.push({ minutes: (low + high) / 2, at: match.index, end: match.index + match[0].length })
   }
+  // "A minute or two".
+  for (const match of text.matchAll(/\b(?:a|an|one) (second|minute|hour|day) or (two|three|so)\b/giu)) {
+    const first = found.find(({ at }) => at === match.index)
+    if (first === undefined || match[2] === 'so') continue
+    first.minutes = ((1 + (WORDS[match[2] ?? ''] ?? 1)) / 2) * perUnit(match[1] ?? 'm')
+    first.end = match.index + match[0].length
+  }
+  // "5 mins, toss, 5 more".
+  if (found.length > 0)
+    for (const match of text.matchAll(
+      /\b(\d{1,2}|two|three|four|five|six|eight|ten) (?:more|longer)\b(?=\s*(?:[.,;!)]|$))/giu,
+    )) {
+      const minutes = valueOf(match[1], undefined)
+      if (minutes !== null && !found.some(({ at, end }) => match.index >= at && match.index < end))
+        found.push({ minutes, at: match.index, end: match.index + match[0].length })
+    }
   found.sort((a, b) => a.at - b.at)
   const overnight = OVERNIGHT.exec(text)
   if (overnight !== null) found.push({ minutes: OVERNIGHT_MIN, at: overnight.index, end: overnight.index })

@@ -53,7 +53,7 @@ const ACTING =
 const NAMING =
   /^(?:(?:boiling|cooking|soaking|simmering|running|frying|baking|roasting|mixing|serving|rolling|chilling|grilling|steaming|poaching|melting|dipping|washing|stuffing|dressing|icing|pudding|seasoning|filling|topping|coating|spring|string|marinating|cutting|sweetening|raising|thickening|warming|loosening|slicing|ring|wing)s?\b\s*(?:hot\s+)?(?:salted\s+)?(?:water|liquid|liquor|oil|pan|pans|sheet|sheets|tray|tins?|tin|dish|paper|powder|soda|bowl|stock|broth|pot|board|sugar|onions?|point|hot|juice|juices|mix|mixture|salt|fat|rack|basket|spoon|beans)|(?:pudding|stuffing|dressing|icing|seasoning|filling|topping|coating|spring|string|ring)\b)/iu
 const NO_PARTICIPLES =
-  /^(?:morning|evening|during|nothing|something|anything|everything|thing|string|spring|pudding|tempering|frosting|herring|ring|wing|king|sibling|ceiling|dumpling|seasoning|topping|filling|stuffing|icing|shortening|lightning)$/iu
+  /^(?:remaining|following|morning|evening|during|nothing|something|anything|everything|thing|string|spring|pudding|tempering|frosting|herring|ring|wing|king|sibling|ceiling|dumpling|seasoning|topping|filling|stuffing|icing|shortening|lightning)$/iu
 const PARTICIPLE =
   /(?:,\s*|\bby\s+|\bthen\s+|\s)(?:(?:constantly|all the time|often|occasionally|gently|still|slowly)\s+)?([a-zß-ɏ]+ing)\b[^.;,!?]*/giu
 
@@ -71,6 +71,8 @@ const IN_PLACES =
 function doingWithin(text: string, from: number, mark: number): number {
   for (const { 0: word, index } of text.slice(from, mark).matchAll(/\s(?:and|or)\s+|\s(?=(?:I|we)\s)/gu)) {
     if (word.trim() === '' && index < 4) continue
+    // "Before you slice or grate it" is one.
+    if (word.trim() === 'or' && /^\W*before\b/iu.test(text.slice(from))) continue
     const all = tokensOf(text.slice(from + index + word.length, mark))
     const [first, second] = /^(?:i|we|you)$/.test(all[0]?.text ?? '') ? all.slice(1) : all
     const found = first === undefined ? null : verbOf(first.text)

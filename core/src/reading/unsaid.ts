@@ -55,6 +55,7 @@ const COOKS: ReadonlySet<OperationId> = new Set([
 ])
 /** "Bring to a simmer": what is brought there is in the list. */
 const COMES_UP = /\b(?:boil|simmer|bubble)\b/iu
+const OTHER_SIDE = /\bthe (?:other|second) sides?\b/iu
 /** "Toss with oil and salt": what is tossed is not named. */
 const WITH_ALONE = /^\s*(?:lightly |well |gently |all )?(?:with|in)\b/iu
 const IS_JOINED = /\btogether\b|\bcombine\b/iu
@@ -118,6 +119,15 @@ export function takeUnsaid(t: Taking): void {
     t.takes.lines.every(({ of }) => of.foodClass === 'fat')
   if (isOnlyFat && hand !== null && !hand.isAside) t.join(hand)
   const isFirst = ![...bench.lots, ...bench.gone()].some((lot) => t.part === null || lot.part === t.part)
+  // "Half the glaze over the top, … brush the other side": with what is left of it.
+  if (
+    t.operation === 'coat' &&
+    t.takes.lines.length === 0 &&
+    OTHER_SIDE.test(t.doing.parsed.text.slice(t.doing.from, t.doing.to))
+  ) {
+    const begun = unused.filter(({ id }) => bench.left(id) < 0.99)
+    if (begun.length === 1 && begun[0] !== undefined) t.line(begun[0], null, 'with')
+  }
   // "Prick the aubergines all over and grill for 25 minutes."
   const isNothing = t.takes.lines.length + t.takes.lots.length + t.takes.parts.length === 0
   if (t.readied !== null && isNothing && t.operation !== null) takeNamed(t, { ...t.readied, role: 'object' })

@@ -88,7 +88,10 @@ squash smush scrunch [noun]
   mash
 mash crush mush smash muddle [noun] = mash
 pound [noun] = mash
-blend liquidise liquidize blitz whizz whiz buzz puree purée zap [noun] = blend
+blend liquidise liquidize blitz whizz whiz buzz puree purée [noun] = blend
+zap [noun]
+  heat \b(?:full|half|high|medium|low) (?:power|blast)\b|\b\d{3,4} ?w\b|\bmicrowave\b
+  blend
 process [noun]
   rice \bcrumbs?\b
   blend
@@ -117,7 +120,10 @@ season [joins noun] = mix
 salt [noun] = mix
 sprinkle scatter sow strew dot crown garnish finish dress [joins noun] = mix
 slake dissolve disperse = mix
-loosen thin moisten lighten enrich sharpen balance deepen bind [joins noun] = mix
+loosen [joins noun]
+  none ^\s*(?:it|them|the (?:edges?|sides?|ribs|loaf|cake|[a-z]+s))?\s*(?:[.,;]|$|from the (?:tin|pan|sides?|tray)|with a (?:knife|spatula|palette))
+  mix
+thin moisten lighten enrich sharpen balance deepen bind [joins noun] = mix
 rub massage
   trim \b(?:off|skins?)\b
   coat \b(?:all over|over|onto|with (?!your|the (?:tips|fingers|hands))|into (?:the )?(?:cubes|shreds|strips|pieces|tofu|slices|slabs))\b(?!.*\b(?:flour|butter|fat)\b)
@@ -132,7 +138,7 @@ glaze [noun]
   sweat ^\s*the (?:\w+ )?(?:onions?|shallots?|leeks?)\b(?! with)
   sweat \bin (?:the |some |a little )?(?:\w+ )?(?:oil|butter|margarine|fat)\b|\b(?:glassy|translucent)\b
   coat
-coat baste brush bread dredge dust lacquer [noun]
+coat baste brush bread dredge dust lacquer slather [noun]
   none ^\s*(?:off|away)\b|^\s*the (?:board|work)|\bclean\b
   none ^\s*(?:a|the|your) (?:tin|tray|dish|pan|mould|board|work)
   coat
@@ -194,14 +200,14 @@ firm [noun]
   chill \bup\b
   none
 set [noun]
-  none ^\s*(?:up|out)\b
+  none ^\s*(?:up|out)\b|^\s*(?:the|your) (?:\w+ )?(?:cooker|pot|multicooker|machine|dial|timer|hob|burner)\b|\bto (?:saut[eé](?![a-zß-ɏ])|(?:high|low|medium|manual)\b)
   none \b(?:aside|apart|to one side)\b
   chill {cold}
   none \b(?:over|on|in|under|with|at)\b
   chill
 cool [noun] = cool
 freeze
-  none \bin (?:[a-z]+ )?(?:portions?|batches)\b|\bfor (?:later|up to)\b|\bleftovers\b|\bwhat is left\b
+  none \bin (?:[a-z]+ )?(?:portions?|batches)\b|\bfor (?:later|up to)\b|\b(?:weeks|months)\b|\bleftovers\b|\bwhat is left\b
   freeze-thaw
 thaw defrost = freeze-thaw
 mature ripen age = culture
@@ -268,7 +274,7 @@ blast
   broil \b(?:grill|broiler)\b
   roast
 air-fry airfry af = air-fry
-microwave zap-in = heat
+microwave nuke zap-in = heat
 grill griddle barbecue chargrill char-grill [noun] = grill
 broil gratinate flash [noun]
   sear \bpan\b
@@ -328,7 +334,9 @@ start begin
 add [put joins]
 incorporate [joins] = mix
 tip pour return put place lay slide drop lower arrange throw chuck bung stream trickle ladle pile feed
-+ slip plunge drape rain shower splash tumble slosh glug dollop introduce submerge drown immerse cover heap sink float nestle go dump swirl ripple fork [put noun]
++ slip plunge drape rain shower splash tumble slosh glug dollop introduce submerge drown immerse cover heap sink float nestle dump swirl ripple fork [put noun]
+go [put noun]
+  chop \bat (?:it|them|this|the [a-z]+) with (?:two|2|a couple of|a pair of|your) forks?\b
 stick shove whack [put noun]
 stretch [noun]
   shape \b(?:to|into|across) (?:the |its )?(?:edges|corners|tin|tray|sides)\b|\b(?:in)?to (?:a|an|flat|thin|long|two|four|six|eight) (?:[\w-]+ ){0,3}\w+

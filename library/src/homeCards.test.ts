@@ -1,0 +1,182 @@
+import { describe, expect, it } from 'vitest'
+import { assessed } from '../test/pasted'
+import { pasted, takesOf } from '../test/readTakes'
+
+const recipe = (list: string, method: string): string => `A trial dish\n\n${list}\n\n${method}`
+const told = (list: string, method: string): readonly (readonly [string | null, number])[] =>
+  assessed(list, method)
+    .parts.flatMap(({ steps }) => steps)
+    .sort((a, b) => (a.written ?? 0) - (b.written ?? 0))
+    .map(({ operation, minutes }) => [operation, minutes] as const)
+const takes = (list: string, method: string) => takesOf(recipe(list, method))
+
+describe('a title that begins with a number', () => {
+  it.each(['3-Bean Chilli', '20-Minute Tofu Scramble', '5 Ingredient Seitan Loaf'])('%s', (title) => {
+    const dish = pasted(
+      `${title}\n\n200 g firm tofu\n1 tbsp olive oil\n\nFry the tofu in the oil for 5 minutes.`,
+    )
+    expect(dish.name).toBe(title)
+    expect(dish.parts[0]?.lines.map(({ food }) => food)).toEqual(['firm tofu', 'olive oil'])
+  })
+  it.each(['14-oz can tomatoes', '2 large aubergines'])('is none in “%s”', (line) => {
+    const dish = pasted(`${line}\n\n1 tbsp olive oil\n1 onion\n\nFry the onion in the oil.`)
+    expect(dish.parts[0]?.lines).toHaveLength(3)
+  })
+})
+
+describe('a line with several foods', () => {
+  it.each([
+    ['2 tbsp smoked paprika + 1 tsp cumin + ½ tsp oregano', ['smoked paprika', 'cumin', 'oregano']],
+    ['1 onion and 2 carrots and 3 potatoes', ['onion', 'carrots', 'potatoes']],
+    ['1 cup flour plus 2 tbsp for dusting', ['flour']],
+  ])('%s', (line, foods) => {
+    const dish = pasted(`Trial\n\n${line}\n200 g firm tofu\n1 tsp salt\n\nMix everything.`)
+    expect(dish.parts[0]?.lines.map(({ food }) => food)).toEqual([...foods, 'firm tofu', 'salt'])
+  })
+})
+
+describe('a numbered step with its doings in bullets', () => {
+  const LIST = 'BASE\n- 300 g cooked chickpeas\n- 100 g walnuts\nGLUE\n- 2 tbsp ground flax\n- 5 tbsp water'
+  it('is a step, and not a part of the list', () => {
+    const dish = pasted(
+      `Trial loaf\n\n${LIST}\n\n1) Glue first:\n  - whisk the flax and water, leave 10 mins\n2) Roast the chickpeas:\n  - on a lined tray\n  - 20 mins at 180 fan\n3) Mash everything with the glue`,
+    )
+    expect(dish.parts.map(({ name }) => name)).toEqual(['BASE', 'GLUE'])
+    const operations = dish.parts.flatMap(({ steps }) => steps.map(({ operation }) => operation))
+    expect(operations).toEqual(expect.arrayContaining(['mix', 'roast', 'mash']))
+  })
+  it('leaves a numbered list of foods a list', () => {
+    const dish = pasted(
+      'Trial loaf\n\n1. For the base:\n- 300 g cooked chickpeas\n2. For the glue:\n- 2 tbsp ground flax\n- 5 tbsp water\n\nMash the chickpeas. Stir in the flax and water.',
+    )
+    expect(dish.parts.map(({ lines }) => lines.length)).toEqual([1, 2])
+  })
+})
+
+describe('what is left out', () => {
+  const LIST = '100 g chickpea flour\n150 ml soy milk\n1/2 tsp salt\n1 tsp oil\n60 g spinach\n60 g mushrooms'
+  it('is a class of foods', () => {
+    expect(takes(LIST, 'Whisk everything but the vegetables. Fold the vegetables through.')).toEqual([
+      'mix: chickpea flour, soy milk, salt, oil',
+      'mix: 1, spinach, mushrooms',
+    ])
+  })
+  it('is told in brackets', () => {
+    const list =
+      '200 g vital wheat gluten\n1 tsp onion powder\n180 ml water\n1 tbsp soy sauce\n100 g barbecue sauce'
+    expect(
+      takes(
+        list,
+        'Dry stuff in one bowl, wet stuff (not the barbecue sauce) in another. Wet into dry and knead for 3 minutes.',
+      ),
+    ).toEqual(['mix: vital wheat gluten, onion powder', 'mix: water, soy sauce', 'knead: 2, 1'])
+  })
+})
+
+describe('on the heat', () => {
+  const LIST = '1 onion, chopped\n120 g mushrooms\n2 tbsp olive oil\n1 tsp salt'
+  it('goes on where nobody is to touch it', () => {
+    expect(
+      told(
+        LIST,
+        'Sweat the onion in the oil for 6 minutes. Add the mushrooms. Don’t stir them for 4 minutes so they take on a crust.',
+      ),
+    ).toEqual([
+      ['sweat', 6],
+      ['brown', 4],
+    ])
+  })
+  it('is hot in a pot that is set to sauté', () => {
+    expect(told(LIST, 'Set the cooker to sauté. Add the oil and onion; 5 minutes, stirring.')).toEqual([
+      ['sweat', 5],
+    ])
+  })
+  it('goes on after a toss', () => {
+    expect(
+      told(LIST, 'Coat the mushrooms with the oil. Broil 6 mins, toss, 4 more.').map(
+        ([operation]) => operation,
+      ),
+    ).toEqual(['coat', 'broil', 'broil'])
+  })
+  it('is a grill where the food was put on one', () => {
+    expect(
+      told(LIST, 'Brush the mushrooms with the oil and put them onto the grill. 3 minutes a side.').map(
+        ([operation]) => operation,
+      ),
+    ).toContain('grill')
+  })
+  it('is a microwave by its power, and a blender without', () => {
+    expect(
+      told('200 g cooked lentils\n100 ml water', 'Zap the lentils and water on full power for 2 minutes.'),
+    ).toEqual([['heat', 2]])
+    expect(
+      told('200 g cooked lentils\n100 ml water', 'Zap the lentils and water until smooth.')[0]?.[0],
+    ).toBe('blend')
+  })
+})
+
+describe('words that name no food', () => {
+  it('are the bursts of a machine', () => {
+    expect(
+      takes('200 g cooked lentils\n100 g almonds', 'Drain the lentils. Blitz the almonds in 4-5 pulses.')[1],
+    ).toBe('blend: almonds')
+  })
+  it('are how long it keeps', () => {
+    const method =
+      'Mash the lentils with the almonds. Keeps 4 days in the fridge, or freeze flat in bags for 2 months.'
+    expect(told('200 g cooked lentils\n100 g almonds', method).map(([operation]) => operation)).toEqual([
+      'mash',
+    ])
+  })
+  it('are when it is done', () => {
+    const method = 'Mash the lentils. An hour before dinner, mix in the almonds.'
+    expect(told('200 g cooked lentils\n100 g almonds', method)[1]).toEqual(['mix', 2])
+  })
+})
+
+describe('two things of a list', () => {
+  const LIST =
+    '1 tbsp oil\n1 onion\n1 tin chopped tomatoes\n2 tbsp tomato paste\n300 ml water\n200 g red lentils'
+  it('are two where “and” stands between them, and what remains is taken', () => {
+    expect(
+      takes(
+        LIST,
+        'Fry the onion in the oil for 5 minutes. Pour in half the water. Add the lentils, remaining water, and then the tomatoes and paste. Simmer for 20 minutes.',
+      ).at(-1),
+    ).toContain('red lentils, water, chopped tomatoes, tomato paste')
+  })
+  it('are told by which is still full', () => {
+    const list = '400 g tofu\n1 tbsp soy sauce\n100 g barbecue sauce'
+    expect(
+      takes(
+        list,
+        'Toss the tofu with the soy sauce. Roast at 200 °C for 20 minutes. Brush the top with half the sauce, then brush the other side.',
+      ),
+    ).toEqual([
+      expect.stringContaining('tofu'),
+      expect.stringContaining('roast'),
+      'coat: 2, barbecue sauce 0.5',
+      'coat: 3, barbecue sauce',
+    ])
+  })
+})
+
+describe('times', () => {
+  it.each([
+    ['Let it stand a minute or two.', 1.5],
+    ['Knead a couple minutes.', 2],
+  ])('%s', (sentence, minutes) => {
+    expect(told('200 g flour\n100 ml water', `Mix the flour and water. ${sentence}`)[1]?.[1]).toBe(minutes)
+  })
+  it('on the counter and then in the fridge are two', () => {
+    expect(
+      told(
+        '300 ml soy milk\n4 g agar powder',
+        'Bring the milk to the boil with the agar. Let it cool on the counter 20 min and then 3 h in the fridge before you slice or grate it.',
+      ).slice(1),
+    ).toEqual([
+      ['cool', 20],
+      ['chill', 180],
+    ])
+  })
+})
