@@ -180,3 +180,74 @@ describe('times', () => {
     ])
   })
 })
+
+describe('kitchens abroad, in English', () => {
+  const LIST =
+    '1 onion\n3 tbsp olive oil\n1 tbsp tomato paste\n1 tbsp pepper paste\n400 g cooked black beans\n400 ml coconut milk\n2 tsp curry powder\n1 tsp salt'
+  it.each([
+    [
+      'a colour is no food by itself',
+      'Let the onion get black spots in a dry pan, 8 minutes. Add the beans.',
+      'brown: onion',
+    ],
+    [
+      'a lead without a comma',
+      'At that time soften the onion in the oil for 6 minutes.',
+      'sweat: onion, olive oil',
+    ],
+    [
+      'an apostrophe for them',
+      'Soften the onion in the oil for 6 minutes. Mash the beans and tip ’em in.',
+      'mash: cooked black beans',
+    ],
+    [
+      'onions that are roasted in oil',
+      'Roast the chopped onion in the oil until pink.',
+      'sweat: onion, olive oil',
+    ],
+  ])('%s', (_name, method, first) => {
+    expect(takes(LIST, method)).toContain(first)
+  })
+  it('what balances is what is left', () => {
+    const method =
+      'Simmer the beans in half the coconut milk for 10 minutes. When the pot is low add balance coconut milk, simmer 5 minutes more.'
+    expect(takes(LIST, method)[1]).toContain('coconut milk')
+  })
+  it('the pastes are both of them', () => {
+    expect(takes(LIST, 'Fry the onion in the oil for 5 minutes. Add the pastes.')[1]).toBe(
+      'mix: 1, tomato paste, pepper paste',
+    )
+  })
+  it('the curry is what was made, and no powder', () => {
+    const method =
+      'Simmer the beans, coconut milk and curry powder for 15 minutes. Fry the onion in the oil for 5 minutes. Pour on the curry, mix.'
+    expect(takes(LIST, method).at(-1)).toBe('mix: 1, 2')
+  })
+  it('left on a low flame it simmers, and covered it rests', () => {
+    const method =
+      'Bring the beans and coconut milk to the boil and leave on a low flame 20 minutes. Keep covered 10 minutes.'
+    expect(
+      told(LIST, method)
+        .map(([operation]) => operation)
+        .slice(-2),
+    ).toEqual(['simmer', 'rest'])
+  })
+  it('a large pan is no oven by its degrees', () => {
+    expect(told(LIST, '1. Bratt pan 180 °C, oil and onion, 12 min till soft.')[0]?.[0]).toBe('sweat')
+  })
+  it('a probe is no doing', () => {
+    expect(
+      told(LIST, '1. Simmer the beans in the coconut milk for 10 minutes. Probe: 75 °C for 30 sec.'),
+    ).toHaveLength(1)
+  })
+  it('half an hour is half of one, with its article before it', () => {
+    expect(told(LIST, 'Mash the beans. Leave to rest a half hour.')[1]).toEqual(['rest', 30])
+  })
+  it('a mass stands last behind the size of the pieces', () => {
+    const dish = assessed(
+      'Carrots, diced 5 mm 1.5 kg\nTofu, 2 cm cubes 400 g\nGinger, 2 cm piece',
+      'Mix everything.',
+    )
+    expect(dish.parts[0]?.lines.map(({ massG }) => Math.round(massG ?? 0))).toEqual([1500, 400, 10])
+  })
+})

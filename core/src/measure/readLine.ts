@@ -19,7 +19,7 @@ import {
   statedInPrep,
 } from './packs'
 import { readAmountAt } from './readAmount'
-import { GRAMS_PER, PACK_UNITS, unitKind, unitNamed, VOLUME_UNITS } from './units'
+import { GRAMS_PER, PACK_UNITS, unitKind, unitNamed, VOLUME_UNITS, LENGTH_MM } from './units'
 
 /** Longest line that is read; more is kept as text with a finding. */
 export const LONGEST_LINE = 500
@@ -171,6 +171,8 @@ function readSingle(written: string, text: string, reader: LineReader): ReadLine
   return readPlain(written, text, reader)
 }
 
+const MASS_LAST = /^(.*\b\d+(?:[.,]\d+)?\s?(?:mm|cm|inch)\b.*?)\s(\d+(?:[.,]\d+)?\s?(?:kg|g|lb|oz))$/iu
+const ANY_MASS_LAST = /^(.*)\s(\d+(?:[.,]\d+)?\s?(?:kg|g|lb|oz))$/iu
 function readPlain(written: string, text: string, reader: LineReader): ReadLine {
   const lead = takeAmount(text)
   const { rest, asides } = takeAsides(lead.rest)
@@ -209,6 +211,15 @@ function readPlain(written: string, text: string, reader: LineReader): ReadLine 
       amount = inPrep.amount
       split = { food: split.food, prep: inPrep.rest.replace(/^[\s,]+/, '') }
     }
+  }
+  // "Carrots, diced 5 mm 1.5 kg": the last of two figures is how much.
+  const isOnlyLength = amount !== null && LENGTH_MM[amount.terms[0]?.unit ?? 'g'] !== undefined
+  const last =
+    amount === null ? MASS_LAST.exec(split.prep) : isOnlyLength ? ANY_MASS_LAST.exec(split.prep) : null
+  const weighed = last === null ? null : takeAmount(last[2] ?? '')
+  if (last !== null && weighed !== null && weighed.amount !== null) {
+    amount = weighed.amount
+    split = { food: split.food, prep: (last[1] ?? '').trim() }
   }
   amount = drainedTo(text, amount)
   const inPrep = statedInPrep(split.prep, amount)

@@ -69,7 +69,7 @@ const TO_STORE =
 /** "Keep warm while you fry the rest." */
 const NEXT_BATCH = /^keep (?:it |them |the first batch |the cooked ones |these )?warm while (?:you|the)\b/iu
 const NO_ORDER =
-  /^(?:do not|don't|never|no|avoid|be careful|take care|mind|remember|nb|serves?\b|enjoy)\b|^(?:tip|note|storage)s?\s*[:.–—-]/iu
+  /^(?:probe\b|core (?:temp\w*|check)|do not|don't|never|no|avoid|be careful|take care|mind|remember|nb|serves?\b|enjoy)\b|^(?:tip|note|storage)s?\s*[:.–—-]/iu
 
 /** "Or bake at 180 C": another way of what was told before. */
 const OTHER_WAY = /^(?:or|alternatively|otherwise)\b/iu
@@ -99,6 +99,11 @@ interface Cut {
 
 /** "I cut it, pulled each piece …": told of what was done, where the next verb is. */
 const PAST_TELLERS: ReadonlySet<string> = new Set(['i', 'we', 'then'])
+
+const isFoodLast = (tokens: readonly Token[], index: number): boolean =>
+  /^(?:mince|mix|blend|cream|batter|crumble|mash)$/.test(tokens[index]?.text ?? '') &&
+  /^(?:and|&|\+)$/.test(tokens[index - 1]?.text ?? '') &&
+  (tokens[index + 1]?.kind ?? 'mark') === 'mark'
 
 const isWetOrDry = (tokens: readonly Token[], index: number): boolean => {
   const word = (by: number): string => tokens[index + by]?.text ?? ''
@@ -134,6 +139,8 @@ function cutsIn(bare: string, { from, to }: Span, own: OwnWords, isTerse = false
     // "Crumble or cube the cheese" is one doing.
     if (tokens[index - 1]?.text === 'or' && cuts.at(-1)?.to === (tokens[index - 2]?.end ?? -1) + from)
       continue
+    // "Tomatoes and mince.": two foods.
+    if (cuts.length === 0 && index > 1 && isFoodLast(tokens, index)) continue
     // "Wet into dry": what is wet.
     if (isWetOrDry(tokens, index)) continue
     // "Mix, mix, mix!" is one doing.

@@ -24,7 +24,7 @@ export interface DoingText {
 
 /** Where a clause goes on with another time after a comma: "bring up slowly, 5 min on low", "…, 2 h in the fridge". */
 const GOES_ON =
-  /,\s*(?:then\s+)?(?=(?:about\s+)?[\d½¼¾]+(?:[.,]\d+)?\s*(?:-\s*\d+\s*)?(?:min|mins|minutes|h|hrs?|hours?)\b[^,.;]*\b(?:on|in|at|over) (?:a |the )?(?:low|fridge|refrigerator|oven|medium|room|warm|\d+))|\s+(?:and )?then\s+(?=(?:for )?(?:about\s+)?\d+(?:\s*-\s*\d+)?\s*(?:min|mins|minutes|h|hrs?|hours?)\b[^,.;]*\bin the (?:fridge|freezer|refrigerator|oven)\b)|,\s*(?:then\s+|and\s+)?(?=(?:in|into) the (?:fridge|refrigerator|oven)\b)|,\s*(?=\d+(?:[.,]\d+)?\s*-?\s*(?:cm|mm)\s+(?:cubes|dice|slices|strips))/iu
+  /,\s*(?:then\s+)?(?=(?:about\s+)?[\d½¼¾]+(?:[.,]\d+)?\s*(?:-\s*\d+\s*)?(?:min|mins|minutes|h|hrs?|hours?)\b[^,.;]*\b(?:on|in|at|over) (?:a |the )?(?:low|simmer|fridge|refrigerator|oven|medium|room|warm|\d+))|\s+(?:and )?then\s+(?=(?:for )?(?:about\s+)?\d+(?:\s*-\s*\d+)?\s*(?:min|mins|minutes|h|hrs?|hours?)\b[^,.;]*\bin the (?:fridge|freezer|refrigerator|oven)\b)|,\s*(?:then\s+|and\s+)?(?=(?:in|into) the (?:fridge|refrigerator|oven)\b)|,\s*(?=\d+(?:[.,]\d+)?\s*-?\s*(?:cm|mm)\s+(?:cubes|dice|slices|strips))/iu
 
 /** "Onion: fine dice, into the batter". */
 const INTO = /,\s*(?=into (?:the )?(?:batter|bowl|pan|pot|mix|mixture|dough|sauce)\b)/iu
@@ -35,6 +35,11 @@ const THEN_FOODS_FROM =
   /\b(?:\d+(?:\.\d+)?\s*-?\s*(?:s|min|mins)|(?:\d+|a|one|two|three|five|ten)\s*(?:secs?|seconds?|minutes?))\b[^,;]*$/iu
 const THEN_FOODS =
   /,\s*then\s+(?=(?!(?:for|to|on|at|in|into|over|under|again|another|about|a further|until)\b)[a-zß-ɏ]{3,})/iu
+
+const FRIES_ON = /^(?:saut[eé]|fry|sweat|soften|brown|toast|cook|sizzle)$/
+/** "Sauté the garlic until brown, then half of the onion for 1 minute". */
+const THEN_FOR =
+  /,\s*(?:and )?then\s+(?=(?:the|half|all|your)\b[^,;]*\bfor (?:about |another )?(?:\d|an?|one|two|three|five)\b)/iu
 
 function split(parsed: Parsed): Clause[] {
   return parsed.clauses.flatMap((clause): Clause[] => {
@@ -82,7 +87,9 @@ function split(parsed: Parsed): Clause[] {
                 clause.verb.word === 'stir' ||
                 STIRS_IN.test(parsed.bare.slice(clause.verbFrom, clause.to))
               ? thenFoods(words)
-              : null))
+              : FRIES_ON.test(clause.verb.word)
+                ? THEN_FOR.exec(words)
+                : null))
     if (at === null) return [clause]
     const from = clause.verbTo + at.index + at[0].length
     return [

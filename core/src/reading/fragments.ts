@@ -20,6 +20,11 @@ const BOILS_WITH = /\bwater\b[^.;,]{0,20}\bboil(?:ing)?\b[^.;]*,\s*[a-zß-ɏ ]{3
 const UP_TO_THE_BOIL = /^\W*(?:then |back )?up to (?:the|a) (?:boil|simmer)\b/iu
 const DOWN_TO_A_SIMMER = /\bdown to (?:a|the) (?:[a-zß-ɏ]+ )?simmer\b/iu
 
+/** "25 min at a simmer". */
+const AT_A_SIMMER = /\bat (?:a|the) (?:[a-zß-ɏ]+ )?simmer\b/iu
+/** A large pan with its own heat, set by degrees as an oven is. */
+const IN_A_BRATT_PAN = /\b(?:bratt|tilting|braising) pan\b/iu
+
 /** What words without a verb tell to do: "under a hot grill, 12 min", "fridge 2 h". */
 export function fragment(words: string): OperationId | null {
   const minutes = timeIn(words)
@@ -36,7 +41,9 @@ export function fragment(words: string): OperationId | null {
     return 'shape'
   if (FRIDGE.test(words)) return minutes !== null && minutes > 10_000 ? null : 'chill'
   if (minutes === null) return null
-  if (DOWN_TO_A_SIMMER.test(words)) return 'simmer'
+  if (DOWN_TO_A_SIMMER.test(words) || AT_A_SIMMER.test(words)) return 'simmer'
+  if (IN_A_BRATT_PAN.test(words))
+    return /\b(?:brown\w*|colou?r|seal|sear)\b/iu.test(words) ? 'brown' : 'sweat'
   if (/^\W*(?:AF|air[- ]?fryer)\b/u.test(words)) return 'air-fry'
   // "Onions + oil, low, 15 min".
   if (
@@ -83,7 +90,10 @@ const LETS: readonly (readonly [when: RegExp, operation: OperationId | null])[] 
   [/\breduces?\b/iu, 'reduce'],
   [/\b(?:limp|soft|translucent|wilt|collapse|sweat|soften|flop)\w*\b/iu, 'sweat'],
   [/\b(?:sizzle|crackle|splutter|pop|foam)\b/iu, 'toast'],
-  [/\b(?:brown|colour|color|caramelise|caramelize|catch|char|toast)\b/iu, 'brown'],
+  [
+    /\b(?:brown|colour|color|caramelise|caramelize|catch|char|toast|blister)\b|\b(?:black|dark|brown) (?:spots|patches|edges)\b/iu,
+    'brown',
+  ],
   [/\bmelt\b/iu, 'heat'],
   [/\bdown with\b/iu, 'mix'],
   [/\bboil\b/iu, 'boil'],

@@ -82,7 +82,9 @@ function pronoun(here: Here): Answer {
   const isBeforeNoun = next?.kind === 'word'
   // "Both pastes": the word after it says which.
   if (text === 'both' && isBeforeNoun && /^[\p{L}-]{3,}s$/u.test(next.text)) return 'nothing'
-  if (text === 'that' && isBeforeNoun) return 'nothing'
+  // "Let them swim in that half an hour".
+  const isTimeNext = /^(?:a|an|for|half|until|till|while|\d.*)$/.test(next?.text ?? '')
+  if (text === 'that' && isBeforeNoun && !isTimeNext) return 'nothing'
   if (
     /^(?:this|these|those)$/.test(text) &&
     isBeforeNoun &&
@@ -319,6 +321,7 @@ function named(here: Here): Answer {
     return 'nothing'
   const isWeak =
     found.run < 2 &&
+    fits.length < 2 &&
     (first?.coverage ?? 0) < 1 &&
     TOO_COMMON.has(token.stem) &&
     !isNextInList(here, first) &&

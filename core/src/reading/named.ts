@@ -26,7 +26,7 @@ const VAGUE = new Set(
 )
 /** A single common word of a longer name does not name it: "sauce" alone is not soy sauce. */
 export const TOO_COMMON = new Set(
-  'sauce powder milk cream flour paste water oil starch seed leaf juice stock vinegar butter bread sugar cheese red white black green brown sweet cut wheat soy yellow blue clove liquid extract mix food grade based high low free baking'.split(
+  'sauce powder milk cream flour paste water oil starch seed leaf juice stock vinegar butter bread sugar cheese red white black green brown sweet cut wheat soy yellow blue clove liquid extract mix food grade curry based high low free baking'.split(
     ' ',
   ),
 )

@@ -50,6 +50,8 @@ function weight({ of, run, coverage, isHead, isOwn }: Fit, scene: Scene, before:
   )
 }
 
+const COLOURS = new Set(['black', 'white', 'brown', 'golden', 'yellow', 'dark', 'pink'])
+
 /** Foods themselves: before another word of a name they tell what it is made of. */
 const PRODUCTS_THEMSELVES = new Set([
   'cream',
@@ -68,6 +70,8 @@ function isAccepted(fit: Fit, word: string, rivals: number, before: string): boo
   if (fit.of.kind === 'part') return fit.coverage >= 1 || (fit.isHead && fit.run >= 1 && fit.coverage >= 0.5)
   if (fit.run >= 2 || fit.coverage >= 1) return true
   if (/\b(?:an?)\s+(?:\w+\s+)?$/iu.test(before) && TOO_COMMON.has(word)) return false
+  // "Black spots" are no black beans.
+  if (COLOURS.has(word) && !fit.isHead) return false
   // "The cream" is no cream of tartar.
   if (PRODUCTS_THEMSELVES.has(word) && !fit.isHead) return false
   if (TOO_COMMON.has(word)) return rivals === 1
@@ -133,7 +137,9 @@ export function namedAt(
       of.part === best.of.part &&
       (isLeft(of) || !isLeft(best.of) || !POURED_WORDS.has(token.stem)),
   ).length
-  if (!isAccepted(best, token.stem, rivals, before)) return null
+  // "The pastes": both of them; "the powders" are all that is dry.
+  const isSeveral = SEVERAL.has(token.text) && token.text !== 'powders' && best.isHead && isLeft(best.of)
+  if (!isSeveral && !isAccepted(best, token.stem, rivals, before)) return null
   const isEachKind = EACH_KIND.test(before)
   const isPlural = isEachKind || (/s$/iu.test(token.text) && token.text !== token.stem)
   const alike = isPlural

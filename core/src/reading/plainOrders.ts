@@ -74,12 +74,22 @@ const isOrder = (verb: string, rest: string): boolean => {
   return mark[0] === ',' && verbOf(next)?.form !== 'bare'
 }
 
+/** "At that time roast the onion": what follows is an order. */
+const AT_THAT_TIME =
+  /(^|[.;]\s+)(?:at (?:that|this|the same) (?:time|point|moment)|in the meantime|meantime)\b,?(?=\s+[a-zß-ɏ])/giu
+/** "Drop 'em in". */
+const EM = /(?<=\s)['’]em\b/gu
+/** "Add balance coconut milk": what is left of it. */
+const BALANCE = /(?<=\b(?:add|in|the|with|pour|and) )balance(?= (?!of\b)[a-zß-ɏ]{3})/giu
 /** "Wet stuff (not the syrup)". */
 const NOT_THAT = /\((?:but )?not the ([^()]{2,30})\)/giu
 
 /** Every word keeps its place. */
 export const inOrder = (text: string): string =>
   text
+    .replace(AT_THAT_TIME, (found, mark: string) => `${mark}${blank(found.slice(mark.length))}`)
+    .replace(EM, 'it ')
+    .replace(BALANCE, 'rest of')
     .replace(LEAD, blank)
     .replace(/(?<=[a-zß-ɏ]) n (?=[a-zß-ɏ])/giu, ' & ')
     .replace(NOT_THAT, (found, what: string) => ` except ${what}`.padEnd(found.length))

@@ -175,7 +175,7 @@ function noteAntecedent(t: Taking, clause: Clause): void {
 /** "Heat the oil to 180 C" beside something else: the oil waits for what is fried. */
 const isBathClause = (doing: DoingText, { verb, verbTo, to }: Clause): boolean =>
   verb?.word === 'heat' &&
-  /\b(?:oil|fat)\b[^.;]*\b(?:1[4-9]\d\s*°?\s*C|3[0-9]\d\s*°?\s*F)\b/u.test(
+  /\b(?:oil|fat)\b[^.;]*\b(?:1[4-9]\d\s*°?\s*C|3[0-9]\d\s*°?\s*F|(?<=to )3[2-9]\d)\b/u.test(
     doing.parsed.bare.slice(verbTo, to),
   )
 /**

@@ -28,7 +28,7 @@ const SHARES: readonly (readonly [RegExp, number])[] = [
   [new RegExp(String.raw`\b(?:some|a few)\b${OF}`, 'iu'), 0.5],
   [
     new RegExp(
-      String.raw`\b(?:splash|dash|spoonful|ladleful|knob|drizzle|drop|little|lick|bit)\b(?: (?:more|extra))?(?: \([^)]*\))?${OF}`,
+      String.raw`\b(?:splash|dash|spoonful|ladleful|ladle|knob|drizzle|drop|little|lick|bit)\b(?: (?:more|extra))?(?: \([^)]*\))?${OF}`,
       'iu',
     ),
     0.1,
@@ -36,7 +36,7 @@ const SHARES: readonly (readonly [RegExp, number])[] = [
 ]
 /** Without any of these words no share is said. */
 const MAY_SHARE =
-  /half|third|quarter|most|some|few|splash|dash|spoonful|ladleful|knob|drizzle|drop|little|lick|bit|[¾⅔½⅓¼]|\d\/\d/iu
+  /half|third|quarter|most|some|few|splash|dash|spoonful|ladle|knob|drizzle|drop|little|lick|bit|[¾⅔½⅓¼]|\d\/\d/iu
 const REST =
   /\b(?:rest|remaining|remainder|other half|last|leftover|left-over|reserved|what is left)\b(?: of)?(?: (?:it|the|that))*\s*$/iu
 const LAST_AMOUNT = /\blast\b[^,.;]{0,24}$/iu

@@ -459,7 +459,9 @@ const isFat = (verb: string, rest: string, next: Clause | undefined): boolean =>
 
 /** Oil heated for a bath of frying, said before the food is ready: what is fried takes it. */
 const isBath = (verb: string, rest: string, text: string): boolean =>
-  verb === 'heat' && /\b1[4-9]\d\s*°?\s*C\b|\b3[0-9]\d\s*°?\s*F\b/u.test(rest) && /\bfry\b/iu.test(text)
+  verb === 'heat' &&
+  /\b1[4-9]\d\s*°?\s*C\b|\b3[0-9]\d\s*°?\s*F\b|\bto 3[2-9]\d\b(?!\s*(?:g|ml))/u.test(rest) &&
+  /\bfry\b/iu.test(text)
 
 const startsHot = ({ verb }: Clause): boolean =>
   verb !== null &&

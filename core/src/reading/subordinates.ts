@@ -105,13 +105,18 @@ function orderWithin(text: string, { from, to }: Span): number {
       ) && /^(?:they|it|these|those|that)$/.test(tokens[index - 2]?.text ?? '')
     const isOrder =
       found?.form === 'bare' &&
-      next !== undefined &&
-      (found.verb.isNoun && !isAfterVerb
-        ? /^(?:it|them|this)$/
-        : found.verb.kind === 'put'
-          ? /^(?:it|them|this|the|in|over|a|an|some|more|another|\d.*)$/
-          : /^(?:it|them|this|the|in|over)$/
-      ).test(next.text) &&
+      // "When it is low add the rest".
+      (found.verb.word === 'add' ||
+        (next !== undefined &&
+          (found.verb.isNoun && !isAfterVerb
+            ? found.verb.kind === 'put' &&
+              /^(?:throw|tip|pour|return|chuck|bung|dump|slip)$/.test(found.verb.word)
+              ? /^(?:it|them|this|the|in)$/
+              : /^(?:it|them|this)$/
+            : found.verb.kind === 'put'
+              ? /^(?:it|them|this|the|in|over|a|an|some|more|another|\d.*)$/
+              : /^(?:it|them|this|the|in|over)$/
+          ).test(next.text))) &&
       !/^(?:to|and|or|the|a|you|they|will|can|not)$/.test(tokens[index - 1]?.text ?? '')
     if (isOrder) return from + (tokens[index]?.at ?? 0)
   }

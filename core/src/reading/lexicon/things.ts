@@ -53,6 +53,7 @@ export const CLASS_WORDS: ReadonlyMap<string, readonly FoodClass[]> = new Map(
     seasoning: ['spice', 'salt', 'savoury', 'herb'],
     aromatic: ['vegetable'],
     herb: ['herb'],
+    greens: ['herb', 'vegetable'],
     bean: ['pulse'],
     pulse: ['pulse'],
     lentil: ['pulse'],

@@ -8,6 +8,7 @@ export const PHRASES: Readonly<Record<string, string>> = {
 
 /** What letting food lie does, by the words beside it. */
 export const RESTS = String.raw`
+  simmer \b(?:on|over) (?:a |the )?(?:very )?(?:low|slow|small|gentle|medium) (?:flame|fire|heat|gas)\b
   culture {sours}
   chill {cold}
   cool \b(?:to|until|till|get|until it is|until they are)\b[^.;]{0,20}\b(?:cool|cold|hand-?warm|room temperature|no longer (?:warm|hot|steaming)|lukewarm)\b|\buntil cold\b
@@ -58,6 +59,7 @@ weigh
   press \bdown\b
   none
 squeeze wring
+  shape \b(?:in|between) (?:your|the|a) (?:palms?|hands?|fist|fingers)\b(?!.*\b(?:water|liquid|moisture|juice|dry)\b)
   none \bout as much (?:\w+ )?(?:milk|liquid)|^\s*a (?:handful|little|bit)\b
   mix ^\s*(?:in|over)\b|\b(?:lemon|lime|orange)s?\b[^.;]*\b(?:over|in|into)\b
   squeeze
@@ -96,7 +98,7 @@ process [noun]
   rice \bcrumbs?\b
   blend
 grind mill
-  blend \b(?:paste|batter|smooth|water|wet|pur[eé]e)\b
+  blend \b(?:paste|batter|smooth|water|wet|pur[eé]e|broth|stock|cream)\b
   rice
 run
   blend \b(?:blender|processor|machine|motor|until|till|smooth)\b|^\s*(?:it |this |that )?(?:for )?(?:\d|two|three|a minute)
@@ -266,6 +268,7 @@ bake oven-bake blind-bake par-bake pre-bake prebake
   shallow-fry \bin (?:the |a |some |a little |plenty of |hot )*(?:\w+ )?oil\b|\bin (?:the |a )?(?:hot )?(?:frying pan|skillet)\b
   roast
 roast [noun]
+  sweat \b(?:onions?|shallots?|leeks?|garlic)\b[^.;]*\bin (?:the |a little |some |hot )?(?:\w+ )?(?:oil|butter|margarine|fat)\b(?!.*\boven\b)
   toast \bdry (?:pan|kadhai|skillet|frying pan)\b|\bin a (?:dry|hot) pan\b
   roast
 blast
@@ -317,6 +320,7 @@ hold
   none
 keep
   culture {sours}
+  rest ^\s*(?:it |them )?covered\b
   hold \b(?:warm|hot|at \d+)\b
   chill {cold}[^.;]*\bfor\b
   none \b(?:stirring|whisking|kneading|going)\b
