@@ -84,15 +84,23 @@ const BALANCE = /(?<=\b(?:add|in|the|with|pour|and) )balance(?= (?!of\b)[a-zß-�
 /** "Wet stuff (not the syrup)". */
 const NOT_THAT = /\((?:but )?not the ([^()]{2,30})\)/giu
 
+/** What few texts say: looked for only where its word stands. */
+function seldomSaid(text: string): string {
+  let said = text
+  if (/time|point|moment/iu.test(said))
+    said = said.replace(AT_THAT_TIME, (found, mark: string) => `${mark}${blank(found.slice(mark.length))}`)
+  if (/['’]em/u.test(said)) said = said.replace(EM, 'it ')
+  if (said.includes('balance')) said = said.replace(BALANCE, 'rest of')
+  if (said.includes('not the '))
+    said = said.replace(NOT_THAT, (found, what: string) => ` except ${what}`.padEnd(found.length))
+  return said
+}
+
 /** Every word keeps its place. */
 export const inOrder = (text: string): string =>
-  text
-    .replace(AT_THAT_TIME, (found, mark: string) => `${mark}${blank(found.slice(mark.length))}`)
-    .replace(EM, 'it ')
-    .replace(BALANCE, 'rest of')
+  seldomSaid(text)
     .replace(LEAD, blank)
     .replace(/(?<=[a-zß-ɏ]) n (?=[a-zß-ɏ])/giu, ' & ')
-    .replace(NOT_THAT, (found, what: string) => ` except ${what}`.padEnd(found.length))
     .replace(LABEL, (found, space: string, label: string, _mark: string, next: string) =>
       verbOf(next)?.form === 'bare' ? found : `${space}${bareOf(label.toLowerCase())}`.padEnd(found.length),
     )

@@ -93,10 +93,10 @@ export function refined(
   )
     return 'pressure-cook'
   // "Set the pot to sauté. Add the oil and onion; 5 minutes, stirring.": it is hot by now.
-  const isSauteed =
+  const isSauteed = (): boolean =>
+    SAUTES.test(doing.parsed.text.slice(0, doing.main.from + 60)) &&
     has(new Set(['fat'])) &&
     has(PIECES) &&
-    SAUTES.test(doing.parsed.text.slice(0, doing.main.from + 60)) &&
     durationsIn(doing.parsed.text.slice(doing.from, doing.to)).length > 0
   if (operation === null) {
     // Days in a cool or warm place ripen it.
@@ -109,7 +109,7 @@ export function refined(
     const goesOn = own !== null && NOT_ON.has(own) ? lastHeat : own
     if (goesOn === 'heat' || goesOn === 'boil') return 'simmer'
     if (goesOn === 'sweat' && CRUSTS.test(doing.parsed.text.slice(doing.main.from, doing.to))) return 'brown'
-    if (goesOn === null && isSauteed) return 'sweat'
+    if (goesOn === null && isSauteed()) return 'sweat'
     // "In the mixer, dry ingredients, 1 min": nothing goes on yet.
     return goesOn ?? (takes.lines.length + takes.lots.length > 1 ? 'mix' : null)
   }
@@ -219,7 +219,7 @@ export function refined(
     (ON_THE_HEAT.test(doing.parsed.text.slice(doing.from, doing.to)) || ON_THE_HEAT.test(beforeIt(doing)))
   )
     return 'thicken'
-  if (operation === 'mix' && doing.main.verb?.kind === 'put' && isSauteed) return 'sweat'
+  if (operation === 'mix' && doing.main.verb?.kind === 'put' && isSauteed()) return 'sweat'
   // "Stir 4 min" in the pan where it fries: the heat goes on.
   if (
     operation === 'mix' &&

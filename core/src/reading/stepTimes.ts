@@ -123,14 +123,15 @@ export function durationsIn(
     found.push({ minutes: (low + high) / 2, at: match.index, end: match.index + match[0].length })
   }
   // "A minute or two".
-  for (const match of text.matchAll(/\b(?:a|an|one) (second|minute|hour|day) or (two|three|so)\b/giu)) {
-    const first = found.find(({ at }) => at === match.index)
-    if (first === undefined || match[2] === 'so') continue
-    first.minutes = ((1 + (WORDS[match[2] ?? ''] ?? 1)) / 2) * perUnit(match[1] ?? 'm')
-    first.end = match.index + match[0].length
-  }
+  if (/ or (?:two|three)\b/iu.test(text))
+    for (const match of text.matchAll(/\b(?:a|an|one) (second|minute|hour|day) or (two|three|so)\b/giu)) {
+      const first = found.find(({ at }) => at === match.index)
+      if (first === undefined || match[2] === 'so') continue
+      first.minutes = ((1 + (WORDS[match[2] ?? ''] ?? 1)) / 2) * perUnit(match[1] ?? 'm')
+      first.end = match.index + match[0].length
+    }
   // "5 mins, toss, 5 more".
-  if (found.length > 0)
+  if (found.length > 0 && / (?:more|longer)\b/iu.test(text))
     for (const match of text.matchAll(
       /\b(\d{1,2}|two|three|four|five|six|eight|ten) (?:more|longer)\b(?=\s*(?:[.,;!)]|$))/giu,
     )) {
