@@ -66,7 +66,7 @@ export function Shell() {
   }, [dishId, navigate])
 
   return (
-    <div className="grid min-h-dvh grid-cols-[92px_1fr] max-md:grid-cols-1 max-md:pb-[72px] print:block">
+    <div className="grid min-h-dvh grid-cols-[92px_1fr] max-md:grid-cols-1 max-md:pb-[66px] print:block">
       <a
         href="#page"
         className="sr-only focus:not-sr-only focus:absolute focus:top-2 focus:left-2 focus:z-50 focus:rounded-lg focus:bg-paper focus:p-2"
