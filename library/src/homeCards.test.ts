@@ -29,6 +29,7 @@ describe('a line with several foods', () => {
     ['2 tbsp smoked paprika + 1 tsp cumin + ½ tsp oregano', ['smoked paprika', 'cumin', 'oregano']],
     ['1 onion and 2 carrots and 3 potatoes', ['onion', 'carrots', 'potatoes']],
     ['1 cup flour plus 2 tbsp for dusting', ['flour']],
+    ['350 g bread flour + extra for dusting', ['bread flour']],
   ])('%s', (line, foods) => {
     const dish = pasted(`Trial\n\n${line}\n200 g firm tofu\n1 tsp salt\n\nMix everything.`)
     expect(dish.parts[0]?.lines.map(({ food }) => food)).toEqual([...foods, 'firm tofu', 'salt'])
@@ -97,6 +98,13 @@ describe('on the heat', () => {
         ([operation]) => operation,
       ),
     ).toEqual(['coat', 'broil', 'broil'])
+  })
+  it('keeps its lid on through hours on low', () => {
+    const dish = assessed(
+      '500 g cooked chickpeas\n400 g passata\n1 tsp salt',
+      'Mix everything. Cook on LOW 6-8 hrs.',
+    )
+    expect(dish.cookedMassG).toBeGreaterThan(0.75 * dish.rawMassG)
   })
   it('is a grill where the food was put on one', () => {
     expect(

@@ -193,7 +193,7 @@ function readPlain(written: string, text: string, reader: LineReader): ReadLine 
   let amount = measured.amount
   if (amount === null && inAsides[0] !== undefined) amount = { terms: [inAsides[0]], isApproximate: false }
   const more = measured.rest.replace(
-    /[,;]?\s*\b(?:plus|\+|and)\s+(?:more|extra|a little more|some)\b.*$/i,
+    /[,;]?\s*(?:\bplus|\+|\band)\s+(?:more|extra|a little more|some)\b.*$/i,
     '',
   )
   const stripped = OPEN.reduce((left, [pattern]) => left.replace(pattern, ''), more.replace(OPTIONAL, ''))

@@ -37,7 +37,7 @@ export const VESSEL_ONLY =
 
 /** "In the slow cooker", "on low for 7 hours": its two settings. */
 export const SLOW_COOKER =
-  /\bslow[- ]cooker\b|\bcrock[- ]?pot\b|\bon (?:low|high) for (?:about |around )?(?:[3-9]|1[0-2])(?: ?½| 1\/2)?(?: ?(?:-|–|to) ?\d+)? ?(?:h\b|hrs?\b|hours?\b)/iu
+  /\bslow[- ]cooker\b|\bcrock[- ]?pot\b|\bon (?:low|high)(?: for)? (?:about |around )?(?:[3-9]|1[0-2])(?: ?½| 1\/2)?(?: ?(?:-|–|to) ?\d+)? ?(?:h\b|hrs?\b|hours?\b)/iu
 
 /** Things that a step works in or with; never food. */
 export const VESSELS = new Set(
