@@ -191,3 +191,20 @@ describe('useShortcut', () => {
     expect(act).toHaveBeenCalledOnce()
   })
 })
+
+describe('a sheet', () => {
+  it('makes nothing before it is first opened', () => {
+    const { rerender, container } = render(
+      <Sheet title="Scale" isOpen={false} onClose={() => undefined}>
+        inside
+      </Sheet>,
+    )
+    expect(container).toBeEmptyDOMElement()
+    rerender(
+      <Sheet title="Scale" isOpen onClose={() => undefined}>
+        inside
+      </Sheet>,
+    )
+    expect(screen.getByRole('dialog', { name: 'Scale' })).toHaveTextContent('inside')
+  })
+})

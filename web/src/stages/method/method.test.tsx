@@ -1,10 +1,10 @@
 import type { Dish, Part } from '@frijol/core/model'
 import { demoKitchen } from '@frijol/demo'
-import { render, screen, waitFor, within } from '@testing-library/react'
+import { act, cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { useState } from 'react'
 import { MemoryRouter } from 'react-router'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { closeDish, importText, loadKitchen, openDish, undo, useKitchenStore, useOpenDish } from '../../store'
 import { ActionSlot } from '../../ui'
 import { MethodStage } from './index'
@@ -89,6 +89,60 @@ describe('the steps', () => {
     expect(partNow().steps).toHaveLength(2)
     undo()
     expect(partNow().steps).toHaveLength(3)
+  })
+})
+
+describe('steps out of sight', () => {
+  let tell: IntersectionObserverCallback = () => undefined
+  let watched: Element[] = []
+  class Watching {
+    constructor(told: IntersectionObserverCallback) {
+      tell = told
+    }
+    observe(element: Element) {
+      watched.push(element)
+    }
+    disconnect() {
+      watched = []
+    }
+  }
+  const goesOut = (at: number, isIntersecting = false) => {
+    const target = watched[at]
+    if (target === undefined) throw new Error(`no step ${at} is watched`)
+    const entry = { target, isIntersecting } as Partial<IntersectionObserverEntry>
+    act(() => tell([entry as IntersectionObserverEntry], {} as IntersectionObserver))
+  }
+  const real = globalThis.IntersectionObserver
+  beforeEach(() => {
+    // What the frame of these tests rendered was not watched.
+    cleanup()
+    watched = []
+    Object.assign(globalThis, { IntersectionObserver: Watching })
+    render(<Framed />)
+  })
+  afterEach(() => void Object.assign(globalThis, { IntersectionObserver: real }))
+
+  it('follow once the hand rests, and those in sight at once', async () => {
+    const [before, last] = [step(1).getByText('olive oil'), step(2)]
+    expect(before).toBeVisible()
+    goesOut(2)
+    const massBefore = last.getByRole('button', { name: /after step 3/ }).textContent
+    const words = step(1).getByRole('textbox', { name: 'Step 2' })
+    fireEvent.change(words, { target: { value: 'Add the onion.' } })
+    expect(step(1).queryByText('olive oil')).toBeNull()
+    expect(last.getByRole('button', { name: /after step 3/ })).toHaveTextContent(massBefore)
+    await waitFor(() =>
+      expect(last.getByRole('button', { name: /after step 3/ })).not.toHaveTextContent(massBefore),
+    )
+  })
+  it('follow at once when they come back', () => {
+    const last = step(2)
+    goesOut(2)
+    const massBefore = last.getByRole('button', { name: /after step 3/ }).textContent
+    const words = step(1).getByRole('textbox', { name: 'Step 2' })
+    fireEvent.change(words, { target: { value: 'Add the onion.' } })
+    goesOut(2, true)
+    expect(last.getByRole('button', { name: /after step 3/ })).not.toHaveTextContent(massBefore)
   })
 })
 
