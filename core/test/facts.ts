@@ -67,5 +67,6 @@ export const testFacts: Facts = {
   traces: new Map(),
   pungency: new Map(),
   beany: new Map(),
+  signatures: new Map(),
   usual: new Map([['vegetable', { glutamateMg: 40, glutamateSd: 35, sodiumMostMg: 300 }]]),
 }

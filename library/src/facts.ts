@@ -1,5 +1,6 @@
 import type { Facts, FoodFact } from '@frijol/core/model'
 import type { StoredFacts } from './build/facts'
+import { signaturesFrom } from './signatures'
 
 /** The facts tables of the generated file as the engine looks them up. */
 export function factsFrom(stored: StoredFacts): Facts {
@@ -23,6 +24,7 @@ export function factsFrom(stored: StoredFacts): Facts {
     traces: new Map(stored.traces),
     pungency: new Map(stored.pungency),
     beany: new Map(stored.beany),
+    signatures: signaturesFrom(stored.signatures),
     cultures: new Map(stored.cultures.map((culture) => [culture.id, culture])),
   }
 }

@@ -8,6 +8,7 @@ import {
   umamiOf,
 } from '../flavour'
 import { AROMAS, type AttributeId, type Dish, type Kitchen, type Library } from '../model'
+import { aromaOf, type AromaReading } from './aromaOf'
 import { type FoodIn, foodsIn } from './foodsIn'
 import { workDish } from './workDish'
 
@@ -49,6 +50,8 @@ export interface FlavourReading {
     readonly id: AttributeId
     readonly standing: 'carried' | 'missing' | 'overdone'
   }[]
+  /** The original's aroma by what carries it; null where nothing is known of that. */
+  readonly aroma: AromaReading | null
 }
 
 /** Attributes that the nose tells apart. */
@@ -157,6 +160,7 @@ export function flavourOf(
     bitter: {
       sources: ranked(lines, ({ food, massG }) => (facts.aromas.get(food.id)?.[BITTER] ?? 0) * massG),
     },
+    aroma: aromaOf(work, dish.aim, library),
     notes: NOTES.flatMap((id): FlavourReading['notes'] => {
       const reading = assessment.attributes.find((one) => one.id === id)
       if (reading?.target == null) return []

@@ -29,6 +29,7 @@ export { type BesideRow, besideOriginal, type BesideStanding, standingOf } from 
 export { type ReadingOrder, readingOrder } from './readingOrder'
 export { likelyOriginals } from './likelyOriginals'
 export { colourOf, type ColourReading } from './colourOf'
+export type { AromaNote, AromaOffer, AromaReading } from './aromaOf'
 export { flavourOf, type FlavourReading, type TasteSource } from './flavourOf'
 export { type TraceReading, tracesOf } from './tracesOf'
 export { proteinOf, type ProteinReading } from './proteinOf'

@@ -149,6 +149,26 @@ export interface TraceFact {
   readonly source: string
 }
 
+/** What a food needs before it carries its note: to be browned, not to have been hot for long, or (no food) the part's own culture. */
+export const SIGNATURE_ASKS = ['browned', 'fades', 'culture'] as const
+export type SignatureAsk = (typeof SIGNATURE_ASKS)[number]
+
+/** A food that can carry a note of an original's aroma, and in what dose, % of the mix as it would weigh uncooked. */
+export interface SignatureRow {
+  /** null: it carries none, and is only watched for too much. */
+  readonly note: string | null
+  /** null: the part's own culture, whose dose is how far it has soured, 0 to 1. */
+  readonly foodId: string | null
+  readonly lowPct: number
+  readonly highPct: number
+  /** From this dose on it reads as something else; null where no such dose is known. */
+  readonly badPct: number | null
+  /** What it reads as then. */
+  readonly turns: string
+  readonly asks: SignatureAsk | null
+  readonly source: string
+}
+
 /** Tables of facts that ship with the library: each fact stands once. */
 export interface Facts {
   readonly foods: ReadonlyMap<string, FoodFact>
@@ -171,4 +191,6 @@ export interface Facts {
   readonly pungency: ReadonlyMap<string, number>
   /** Beany and grassy notes of a gram of solids, raw ground soy = 1; by food id, else by "class:" and its class. */
   readonly beany: ReadonlyMap<string, number>
+  /** What carries the aroma of an original, by its id; originals without a signature have none. */
+  readonly signatures: ReadonlyMap<string, readonly SignatureRow[]>
 }

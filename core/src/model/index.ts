@@ -98,6 +98,9 @@ export {
   type RefusePart,
   SCORED_AMINO_ACIDS,
   type ScoredAminoAcid,
+  SIGNATURE_ASKS,
+  type SignatureAsk,
+  type SignatureRow,
   type StarchFact,
   type TraceFact,
 } from './facts'

@@ -1,5 +1,6 @@
 export { ACCOUNTS, type Account, bookedG } from './accounts'
 export { batchesOf, nutrientsOf } from './batchOf'
+export { type CarriedFood, foodsCarried } from './carried'
 export { evaluate, type Evaluation, type Made } from './evaluate'
 export type { GroupKin } from './laws/fitKin'
 export { fitRates, predictedFactor } from './laws/fit'
@@ -8,5 +9,6 @@ export { madeOf, type PartRun, runPart, type RunInput, type Traced } from './run
 export { type Change, massWith, type Scatter, scattersOf, scratchFor, stateWith } from './sensitivity'
 export { cultureNear, hoursToPH, ripePH } from './souring'
 export { partState } from './state'
+export { sulphurLeft } from './stateNotes'
 export type { AgentState, Coverage, PartState } from './stateTypes'
 export { type Placed, poolOf, rowMass, type Workspace, workspaceFor } from './workspace'

@@ -40,6 +40,12 @@ export class Notes {
   soyDrinkG = 0
 }
 
+/** What is left of sulphur notes after so long above 80 C, 0 to 1. @param isVolatile all of them leave, as black salt's do */
+export function sulphurLeft(hotMin: number, isVolatile: boolean): number {
+  const fresh = Math.exp(-hotMin / SULPHUR_TAU_MIN)
+  return isVolatile ? fresh : SULPHUR_STAYS + (1 - SULPHUR_STAYS) * fresh
+}
+
 const poolIn = (rows: Float64Array, from: number, pool: number): number =>
   (rows[from + pool] ?? 0) + (rows[from + LOOSE + pool] ?? 0)
 
@@ -60,9 +66,9 @@ function addAromas(
 ): void {
   if (aromas === null) return
   const carrier = poolIn(rows, from, aromaPool)
-  const fresh = Math.exp(-(rows[from + HOT_MIN] ?? 0) / SULPHUR_TAU_MIN)
+  const sulphur = sulphurLeft(rows[from + HOT_MIN] ?? 0, isVolatile)
   for (let at = 0; at < aromas.length; at += 1) {
-    const kept = at === SULPHUR ? (isVolatile ? fresh : SULPHUR_STAYS + (1 - SULPHUR_STAYS) * fresh) : 1
+    const kept = at === SULPHUR ? sulphur : 1
     notes.aromas[at] = (notes.aromas[at] ?? 0) + (aromas[at] ?? 0) * carrier * kept
   }
 }

@@ -27,6 +27,7 @@ export { type Input, type InputId, INPUTS, inputOf, isInput, type Served } from 
 export { calibrationsOf, type Learned, learnedOf, learnedShift } from './learned'
 export { type OwnOriginal, ownOriginal } from './ownOriginal'
 export { readFamily, type Readings, served, type Spread, spreadOf, type Values, valuesOf } from './readings'
+export { souring } from './notes'
 export { fall, peak, rise, smoothFloor } from './responses'
 export {
   emulsionFactor,

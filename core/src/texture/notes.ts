@@ -7,7 +7,7 @@ export function dosePct({ notes, cooked }: PartState, aroma: Aroma): number {
 }
 
 /** How far a culture has soured the part, 0 to 1. @source pH 6.6 fresh, 4.3 ripe */
-const souring = ({ culturePH }: PartState): number =>
+export const souring = ({ culturePH }: PartState): number =>
   Number.isNaN(culturePH) ? 0 : Math.min(1, Math.max(0, (6.6 - culturePH) / 2.3))
 
 /** Lactic acid of foods and of the part's own culture, g per 100 g. @source 0.8 % in ripe soy yogurt; practice */

@@ -18,6 +18,8 @@ import {
   StarchClass,
   type StarchFact,
 } from '@frijol/core/model'
+import type { StoredSignatures } from '../signatures'
+import { readSignatures } from './signatures'
 import { listIn, numberIn, readTable, type Row } from './table'
 
 /** The facts tables as they stand in the generated file: maps and sets as plain values. */
@@ -44,6 +46,7 @@ export interface StoredFacts {
   readonly traces: readonly (readonly [key: string, fact: TraceFact])[]
   readonly pungency: readonly (readonly [foodId: string, mgPerG: number])[]
   readonly beany: readonly (readonly [key: string, perG: number])[]
+  readonly signatures: StoredSignatures
 }
 
 const data = (name: string): URL => new URL(`../../data/${name}`, import.meta.url)
@@ -216,5 +219,6 @@ export function readFacts(foodIds: ReadonlySet<string>): StoredFacts {
     traces,
     pungency,
     beany,
+    signatures: readSignatures(foodIds),
   }
 }

@@ -58,6 +58,10 @@ const originals = readTable(data('originals.csv')).map((row) =>
   originalFrom(row, traces.get(row['id'] ?? '')),
 )
 
+const originalIds = new Set(originals.map(({ id }) => id))
+for (const [id] of facts.signatures.originals)
+  if (!originalIds.has(id)) throw new Error(`original-signatures: no original ${id}`)
+
 const known = new Set(allergens.map(({ id }) => id))
 const faults = [
   ...revisionFaults,

@@ -32,6 +32,10 @@ export const FACT_TABLES = [
   ['traces', 'zinc, selenium, iodine and B12 of a food’s dry matter, by class where it has no row'],
   ['pungency', 'what of a food bites, as capsaicin'],
   ['beany', 'beany and grassy notes of a food’s solids'],
+  [
+    'signatures',
+    'what carries the aroma of an original, in what dose, and what too much of it reads as; `original-signatures` says which original has which',
+  ],
   ['cultures', 'temperature, time and acidity of souring cultures'],
 ] as const
 

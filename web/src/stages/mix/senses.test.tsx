@@ -1,4 +1,4 @@
-import { render, screen, within } from '@testing-library/react'
+import { render, screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { MemoryRouter } from 'react-router'
 import { beforeEach, describe, expect, it } from 'vitest'
@@ -11,6 +11,7 @@ import {
   loadKitchen,
   openDish,
   run,
+  typedLine,
   useKitchenStore,
   useOpenDish,
 } from '../../store'
@@ -67,8 +68,26 @@ describe('what a part looks and tastes like', () => {
     expect(card.getByText(/g of MSG in 1 kg/)).toBeInTheDocument()
     expect(card.getByText(/lifted \d+\.\d× by nucleotides/)).toBeInTheDocument()
     expect(card.getByText(/^From cayenne/i)).toBeInTheDocument()
-    expect(card.getByText('Missing')).toBeInTheDocument()
+  })
+  it('tells the aroma: what is missing and what would bring it, and what carries the rest', () => {
+    show(<Flavour partId={state().part.id} />)
+    const card = within(screen.getByLabelText('Aroma'))
+    expect(card.getAllByText('Missing').length).toBeGreaterThan(1)
     expect(card.getByText(/egg-like sulphur/)).toBeInTheDocument()
+    expect(card.getByText(/^0\.8 to 3\.\d g black salt, off the heat\.$/)).toBeInTheDocument()
+    expect(card.getByText('Carried').nextSibling).toHaveTextContent(/nutritional yeast 2\.\d % \(1 to 2 %\)/i)
+  })
+  it('says of too much what it turns to', async () => {
+    run(commands.addLines(state().part.id, [typedLine('30 g turmeric')]))
+    show(<Flavour partId={state().part.id} />)
+    await waitFor(() =>
+      expect(screen.getByText(/Tastes earthy from 0\.3 % on/).parentElement).toHaveTextContent(/Turmeric/i),
+    )
+  })
+  it('has no aroma to tell without an original', () => {
+    run(commands.chooseOriginal(state().part.id, null))
+    show(<Flavour partId={state().part.id} />)
+    expect(screen.queryByLabelText('Aroma')).toBeNull()
   })
   it('shows swatches beside the original’s, with which way and how far', () => {
     show(<ColourLine partId={state().part.id} />)

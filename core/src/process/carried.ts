@@ -1,0 +1,31 @@
+import type { FoodEntry } from '../program'
+import type { PartRun } from './runPart'
+import { BROWNED, HOT_MIN, LOOSE, STRIDE } from './workspace'
+
+/** A food as it has come through the method, in the part that is served. */
+export interface CarriedFood {
+  readonly entry: FoodEntry
+  /** Of what carries its aroma, as much is left as this mass of the food brought, g: boiling liquor and drippings took the rest. */
+  readonly massG: number
+  /** Browned share, 0 to 1. */
+  readonly browned: number
+  /** How long it was above 80 C, min. */
+  readonly hotMin: number
+}
+
+const LEAST_G = 1e-9
+
+/** What of each food is left in a part as it is served, row by row: one food may come in several. */
+export function foodsCarried({ program, space }: Pick<PartRun, 'program' | 'space'>): CarriedFood[] {
+  const { rows } = space
+  return program.finalRows.flatMap((row): CarriedFood[] => {
+    const entry = program.rows[row]?.source.entry
+    if (entry === undefined) return []
+    const from = row * STRIDE
+    const { aromaPool, pools } = entry
+    const carrier = (rows[from + aromaPool] ?? 0) + (rows[from + LOOSE + aromaPool] ?? 0)
+    const massG = carrier / (pools[aromaPool] ?? 1)
+    if (!(massG > LEAST_G)) return []
+    return [{ entry, massG, browned: rows[from + BROWNED] ?? 0, hotMin: rows[from + HOT_MIN] ?? 0 }]
+  })
+}
