@@ -67,6 +67,7 @@ export const testFacts: Facts = {
   traces: new Map(),
   pungency: new Map(),
   beany: new Map(),
+  addedSugars: new Map(),
   signatures: new Map(),
   usual: new Map([['vegetable', { glutamateMg: 40, glutamateSd: 35, sodiumMostMg: 300 }]]),
 }

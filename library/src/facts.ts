@@ -24,6 +24,7 @@ export function factsFrom(stored: StoredFacts): Facts {
     traces: new Map(stored.traces),
     pungency: new Map(stored.pungency),
     beany: new Map(stored.beany),
+    addedSugars: new Map(stored.addedSugars),
     signatures: signaturesFrom(stored.signatures),
     cultures: new Map(stored.cultures.map((culture) => [culture.id, culture])),
   }

@@ -125,6 +125,13 @@ describe('trace nutrients', () => {
     const yeast = dishOf(['200 g tofu', '10 g fortified nutritional yeast'], ['Mix.'])
     expect(traces(yeast).b12Ug).toBeGreaterThan(2)
   })
+  it('count vitamin D of mushrooms and fortified milk, less what a pot takes of what dissolves', () => {
+    expect(traces(dishOf(['200 g tofu'], ['Mix.'])).vitaminDUg).toBe(0)
+    const raw = traces(dishOf(['200 g button mushrooms'], ['Slice.']))
+    const fried = traces(dishOf(['200 g button mushrooms'], ['Fry over high heat for 8 minutes.']))
+    expect(raw.vitaminDUg).toBeGreaterThan(0.2)
+    expect(fried.vitaminDUg).toBeCloseTo(raw.vitaminDUg, 1)
+  })
   it('give iodine of seaweed as a range', () => {
     const kombu = traces(dishOf(['1 kg water', '5 g kombu'], ['Simmer for 10 minutes.']))
     expect(kombu.iodineUg).toBeGreaterThan(5000)

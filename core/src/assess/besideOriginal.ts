@@ -164,6 +164,14 @@ export function besideOriginal(
         : 'salt is taken as not iodised',
     ),
     mineral('Vitamin B12', 'µg', 'b12Ug', traces.b12Ug, theirs.b12Ug, 'from fortified food alone'),
+    mineral(
+      'Vitamin D',
+      'µg',
+      'vitaminDUg',
+      traces.vitaminDUg,
+      theirs.vitaminDUg,
+      'from fortified food, and mushrooms that saw light',
+    ),
   )
   return rows
 }

@@ -12,11 +12,23 @@ export interface TraceReading {
   readonly iodineHighUg: number
   /** From fortified and animal foods alone. */
   readonly b12Ug: number
+  /** From mushrooms, fortified and animal foods alone. */
+  readonly vitaminDUg: number
   /** Share of the solids whose food has a row of its own, 0 to 1: the rest is by class. */
   readonly ownShare: number
 }
 
-const NAMES = ['zincMg', 'seleniumUg', 'iodineUg', 'iodineLowUg', 'iodineHighUg', 'b12Ug'] as const
+const NAMES = [
+  'zincMg',
+  'seleniumUg',
+  'iodineUg',
+  'iodineLowUg',
+  'iodineHighUg',
+  'b12Ug',
+  'vitaminDUg',
+] as const
+/** Of what stays in the flesh; the others go with the liquor. */
+const STAYING: ReadonlySet<string> = new Set(['zincMg', 'vitaminDUg'])
 
 const factOf = ({ facts }: Library, { id, foodClass }: Ingredient): [TraceFact | undefined, boolean] => {
   const own = facts.traces.get(id)
@@ -50,7 +62,15 @@ export function tracesOf(
   const work = works.find(({ assessment }) => assessment.partId === partId)
   if (work === undefined) return null
   const kept = new Map<PartWork, ReturnType<typeof keptShares>>(works.map((one) => [one, keptShares(one)]))
-  const sum = { zincMg: 0, seleniumUg: 0, iodineUg: 0, iodineLowUg: 0, iodineHighUg: 0, b12Ug: 0 }
+  const sum = {
+    zincMg: 0,
+    seleniumUg: 0,
+    iodineUg: 0,
+    iodineLowUg: 0,
+    iodineHighUg: 0,
+    b12Ug: 0,
+    vitaminDUg: 0,
+  }
   let wholeG = 0
   let ownG = 0
   for (const { food, solidsG, from } of foodsIn(work, works)) {
@@ -60,7 +80,7 @@ export function tracesOf(
     if (fact === undefined) continue
     const { dissolving, staying } = kept.get(from) ?? { dissolving: 1, staying: 1 }
     for (const name of NAMES)
-      sum[name] += (fact[name] * solidsG * (name === 'zincMg' ? staying : dissolving)) / 100
+      sum[name] += (fact[name] * solidsG * (STAYING.has(name) ? staying : dissolving)) / 100
   }
   return wholeG > 0 ? { ...sum, ownShare: ownG / wholeG } : null
 }

@@ -146,6 +146,8 @@ export interface TraceFact {
   readonly iodineHighUg: number
   /** 0 for all plants, algae and fungi that are not fortified. */
   readonly b12Ug: number
+  /** 0 for all plants and algae that are not fortified; mushrooms that saw light hold some. */
+  readonly vitaminDUg: number
   readonly source: string
 }
 
@@ -180,6 +182,8 @@ export interface Facts {
   readonly cultures: ReadonlyMap<string, Culture>
   readonly usual: ReadonlyMap<FoodClass, ClassUsual>
   readonly proteins: ReadonlyMap<ProteinClass, ProteinFact>
+  /** Share of a food's sugars that are added ones by law, 0 to 1; foods without a row have none. */
+  readonly addedSugars: ReadonlyMap<string, number>
   /** Notes of a gram of the food, in the order of AROMAS; foods without a row bring none. */
   readonly aromas: ReadonlyMap<string, readonly number[]>
   /** Share of the food's fat that is solid at each of FAT_TEMPS, 0 to 1; foods without a row are oil. */

@@ -95,6 +95,7 @@ export const Original = z.strictObject({
       seleniumUg: z.number(),
       iodineUg: z.number(),
       b12Ug: z.number(),
+      vitaminDUg: z.number().default(0),
     })
     .nullable()
     .default(null),

@@ -24,5 +24,7 @@ export const DAILY = {
   iodineUg: { us: 150, eu: 150 },
   seleniumUg: { us: 55, eu: 55 },
   b12Ug: { us: 2.4, eu: 2.5 },
+  vitaminDUg: { us: 20, eu: 5 },
+  addedSugarsG: { us: 50, eu: null },
 } as const satisfies Readonly<Record<string, DailyIntake>>
 export type DailyFigure = keyof typeof DAILY

@@ -168,6 +168,25 @@ describe('labels', () => {
     expect(row(true)?.amount).toBe('0 mg')
     expect(row(false)?.amount).toBeNull()
   })
+  it('gives added sugars and vitamin D of the portion with their share of the day, and leaves open what is not known', () => {
+    const rows = (more: object) =>
+      Object.fromEntries(
+        labelRows({ totals: patty(1 / 6), pdcaas: null, isPlantBased: true, ...more }, 'us').map(
+          ({ id, amount, percent }) => [id, [amount, percent]],
+        ),
+      )
+    expect(rows({ addedSugarsG: 12.4, vitaminDUg: 1.96 })).toMatchObject({
+      'added-sugars': ['12 g', '25 %'],
+      'vitamin-d': ['2 µg', '10 %'],
+      trans: ['0 g', null],
+    })
+    expect(rows({ addedSugarsG: 0.6, vitaminDUg: 0.3 })).toMatchObject({
+      'added-sugars': ['<1 g', '1 %'],
+      'vitamin-d': ['0.3 µg', '0 %'],
+    })
+    expect(rows({})).toMatchObject({ 'added-sugars': [null, null], 'vitamin-d': [null, null] })
+    expect(rows({ isPlantBased: false })).toMatchObject({ trans: [null, null] })
+  })
   it('says where a value is a lower bound', () => {
     const rows = declared({ ...patty(1), atLeast: ['fibreG'] }, 'eu')
     expect(rows['fibre']?.[0]).toBe('≥ 34 g')

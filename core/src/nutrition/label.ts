@@ -79,6 +79,9 @@ export interface LabelInput {
   readonly pdcaas: number | null
   /** Without animal foods there is no cholesterol; with them it is not known here. */
   readonly isPlantBased: boolean
+  /** What totals do not carry, of the same portion; null where it is not known. */
+  readonly addedSugarsG?: number | null
+  readonly vitaminDUg?: number | null
 }
 
 const percentOf = (value: number, figure: DailyFigure, region: LabelRegion): number | null => {
@@ -130,6 +133,13 @@ function usRows(input: LabelInput): LabelRow[] {
     percent('saturatedFatG'),
   )
   add(
+    { id: 'trans', label: 'Trans fat', isOf: true },
+    'trans',
+    // Hardened fats may not be used since 2018; what refining makes of oils rounds to 0.
+    input.isPlantBased ? 0 : null,
+    grams(usFat),
+  )
+  add(
     { id: 'cholesterol', label: 'Cholesterol' },
     'cholesterol',
     input.isPlantBased ? 0 : null,
@@ -157,8 +167,22 @@ function usRows(input: LabelInput): LabelRow[] {
     percent('fibreG'),
   )
   add({ id: 'sugars', label: 'Total sugars', isOf: true }, 'sugarsG', totals.sugarsG, grams(usGrams))
+  add(
+    { id: 'added-sugars', label: 'Includes added sugars', isOf: true },
+    'sugarsG',
+    input.addedSugarsG ?? null,
+    grams(usGrams),
+    percent('addedSugarsG'),
+  )
   add({ id: 'protein', label: 'Protein' }, 'proteinG', totals.proteinG, grams(usGrams), (value) =>
     pdcaas === null ? null : `${nearest(percentOf(value * Math.min(1, pdcaas), 'proteinG', 'us') ?? 0, 1)} %`,
+  )
+  add(
+    { id: 'vitamin-d', label: 'Vitamin D' },
+    'vitaminDUg',
+    input.vitaminDUg ?? null,
+    (ug) => `${nearest(ug, 0.1)} µg`,
+    mineral('vitaminDUg'),
   )
   add(
     { id: 'calcium', label: 'Calcium' },

@@ -1,4 +1,4 @@
-import type { FoodEntry } from '../program'
+import { type FoodEntry, SOLUBLE } from '../program'
 import type { PartRun } from './runPart'
 import { BROWNED, HOT_MIN, LOOSE, STRIDE } from './workspace'
 
@@ -7,6 +7,8 @@ export interface CarriedFood {
   readonly entry: FoodEntry
   /** Of what carries its aroma, as much is left as this mass of the food brought, g: boiling liquor and drippings took the rest. */
   readonly massG: number
+  /** By what dissolves, g: as much is left as this mass of the food brought. */
+  readonly dissolvedG: number
   /** Browned share, 0 to 1. */
   readonly browned: number
   /** How long it was above 80 C, min. */
@@ -23,9 +25,16 @@ export function foodsCarried({ program, space }: Pick<PartRun, 'program' | 'spac
     if (entry === undefined) return []
     const from = row * STRIDE
     const { aromaPool, pools } = entry
-    const carrier = (rows[from + aromaPool] ?? 0) + (rows[from + LOOSE + aromaPool] ?? 0)
-    const massG = carrier / (pools[aromaPool] ?? 1)
+    const leftBy = (pool: number): number => {
+      const carrier = (rows[from + pool] ?? 0) + (rows[from + LOOSE + pool] ?? 0)
+      const perGram = pools[pool] ?? 0
+      return perGram > 0 ? carrier / perGram : 0
+    }
+    const massG = leftBy(aromaPool)
     if (!(massG > LEAST_G)) return []
-    return [{ entry, massG, browned: rows[from + BROWNED] ?? 0, hotMin: rows[from + HOT_MIN] ?? 0 }]
+    const dissolvedG = leftBy(SOLUBLE)
+    return [
+      { entry, massG, dissolvedG, browned: rows[from + BROWNED] ?? 0, hotMin: rows[from + HOT_MIN] ?? 0 },
+    ]
   })
 }

@@ -19,6 +19,7 @@ const trace = (known: Partial<TraceFact>): TraceFact => ({
   iodineLowUg: 0,
   iodineHighUg: 0,
   b12Ug: 0,
+  vitaminDUg: 0,
   source: 'test',
   ...known,
 })

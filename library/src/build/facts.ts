@@ -46,6 +46,7 @@ export interface StoredFacts {
   readonly traces: readonly (readonly [key: string, fact: TraceFact])[]
   readonly pungency: readonly (readonly [foodId: string, mgPerG: number])[]
   readonly beany: readonly (readonly [key: string, perG: number])[]
+  readonly addedSugars: readonly (readonly [foodId: string, share: number])[]
   readonly signatures: StoredSignatures
 }
 
@@ -146,6 +147,7 @@ const traceOf = (row: Row): readonly [string, TraceFact] => [
     iodineLowUg: needed(row, 'iodine_low_ug'),
     iodineHighUg: needed(row, 'iodine_high_ug'),
     b12Ug: needed(row, 'b12_ug'),
+    vitaminDUg: needed(row, 'vitamin_d_ug'),
     source: row['source'] ?? '',
   },
 ]
@@ -165,10 +167,11 @@ export function readFacts(foodIds: ReadonlySet<string>): StoredFacts {
   const colours = readTable(data('colours.csv')).map(colourOf)
   const traces = readTable(data('traces.csv')).map(traceOf)
   const pungency = readTable(data('pungency.csv')).map((row) => doseOf(row, 'id', 'mg_per_g'))
+  const addedSugars = readTable(data('added-sugars.csv')).map((row) => doseOf(row, 'id', 'share'))
   const beany = readTable(data('beany.csv')).map((row) => doseOf(row, 'key', 'per_g_solids'))
   const named = [
     ...agents.map(({ foodId }) => foodId),
-    ...[...aromas, ...solidFats, ...pungency].map(([id]) => id),
+    ...[...aromas, ...solidFats, ...pungency, ...addedSugars].map(([id]) => id),
     ...[...colours, ...traces, ...beany].map(([key]) => key).filter((key) => !CLASS_KEYS.has(key)),
   ]
   for (const id of [...rows.keys(), ...refuse.keys(), ...named])
@@ -219,6 +222,7 @@ export function readFacts(foodIds: ReadonlySet<string>): StoredFacts {
     traces,
     pungency,
     beany,
+    addedSugars,
     signatures: readSignatures(foodIds),
   }
 }

@@ -18,6 +18,7 @@ const TRACES = [
   ['seleniumUg', 'selenium_ug'],
   ['iodineUg', 'iodine_ug'],
   ['b12Ug', 'b12_ug'],
+  ['vitaminDUg', 'vitamin_d_ug'],
 ] as const
 
 /** One row of originals.csv, with its row of original-traces.csv. Blank attributes stay out: they do not apply to that food. */

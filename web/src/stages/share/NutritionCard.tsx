@@ -1,4 +1,4 @@
-import { proteinOf } from '@frijol/core/assess'
+import { labelExtras, proteinOf } from '@frijol/core/assess'
 import type { Totals } from '@frijol/core/model'
 import { euClaims, labelRows, type LabelRegion, usClaims } from '@frijol/core/nutrition'
 import { useMemo, useState } from 'react'
@@ -19,6 +19,10 @@ function ofMass(per100g: Totals, massG: number): Totals {
   return { ...(Object.fromEntries(scaled) as Totals), massG }
 }
 
+/** Of the sugars, those that are added ones; none where there are none. */
+const addedOf = (sugarsG: number | null, share: number | null): number | null =>
+  sugarsG === null ? null : share === null ? (sugarsG > 0 ? null : 0) : sugarsG * share
+
 /** The dish's nutrition as a label rounds it, and the claims whose thresholds hold. */
 export function NutritionCard() {
   const dish = useDish()
@@ -36,6 +40,7 @@ export function NutritionCard() {
         : (proteinOf(dish, first.id, library, kitchen)?.pdcaas ?? null),
     [dish, first, library, kitchen],
   )
+  const extras = useMemo(() => labelExtras(dish, library, kitchen), [dish, library, kitchen])
   if (perPortion.massG <= 0) return null
   const columns =
     region === 'eu'
@@ -49,7 +54,16 @@ export function NutritionCard() {
       : [
           {
             head: `portion, ${Math.round(perPortion.massG)} g`,
-            rows: labelRows({ totals: perPortion, pdcaas, isPlantBased }, 'us'),
+            rows: labelRows(
+              {
+                totals: perPortion,
+                pdcaas,
+                isPlantBased,
+                addedSugarsG: addedOf(perPortion.sugarsG, extras.addedShare),
+                vitaminDUg: extras.vitaminDUg,
+              },
+              'us',
+            ),
           },
         ]
   const [main] = columns
@@ -103,7 +117,8 @@ export function NutritionCard() {
       </table>
       {region === 'us' && (
         <p className="m-0 mt-1 text-xs text-ink-2">
-          Added sugars and vitamin D are not computed: ask your suppliers.
+          Added sugars are those of sweeteners, and of foods that usually hold some; vitamin D is that of
+          fortified foods by their usual label: ask your suppliers.
           {pdcaas === null && ' Protein has no % without the quality of its amino acids.'}
         </p>
       )}

@@ -37,6 +37,8 @@ describe('the draft of the label', () => {
     await userEvent.click(card.getByRole('radio', { name: 'US' }))
     expect(card.getByRole('row', { name: /^Total carbohydrate/ })).toBeInTheDocument()
     expect(card.getByRole('row', { name: /^Cholesterol/ })).toHaveTextContent('0 mg')
+    expect(card.getByRole('row', { name: /^Includes added sugars/ })).toHaveTextContent('0 g')
+    expect(card.getByRole('row', { name: /^Vitamin D/ })).toHaveTextContent('0 µg')
     expect(card.getByText(/check yours before you print/)).toBeInTheDocument()
   })
 })
