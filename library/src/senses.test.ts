@@ -72,6 +72,14 @@ describe('the colour of a part', () => {
     const whipped = colour(dishOf(lines, ['Whip the aquafaba and the sugar to stiff peaks, 8 minutes.']))
     expect(whipped.inside[0]).toBeGreaterThan(still.inside[0] + 5)
   })
+  it('is not greyed by dark pieces as by a dark paste', () => {
+    const lines = ['300 g firm tofu', '60 g black olives']
+    const chopped = colour(
+      dishOf(lines, ['Blend the tofu until smooth.', 'Chop the olives roughly.', 'Fold the olives in.']),
+    )
+    const blended = colour(dishOf(lines, ['Blend everything until smooth.']))
+    expect(chopped.inside[0]).toBeGreaterThan(blended.inside[0] + 4)
+  })
   it('has no target without an original', () => {
     expect(colour(dishOf(SCRAMBLE, FRIED)).target).toBeNull()
   })

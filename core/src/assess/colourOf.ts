@@ -5,10 +5,14 @@ import {
   type Coloured,
   coloursOf,
   colourWords,
+  type Cooked,
   deltaE,
   type Lab,
   mixed,
+  type Piece,
+  withPieces,
 } from '../colour'
+import { type CarriedFood, foodsCarried } from '../process'
 import type { ColourFact, Dish, Ingredient, Kitchen, Library } from '../model'
 import { foodsIn } from './foodsIn'
 import { workDish } from './workDish'
@@ -44,6 +48,31 @@ function factOf({ facts }: Library, food: Ingredient): ColourFact | undefined {
   return facts.colours.get(food.id) ?? facts.colours.get(`class:${food.foodClass}`)
 }
 
+/** Smaller than this nothing is seen as a piece, mm. Practice. */
+const SEEN_MM = 2
+
+/** What is left of each food after the method, as the eye meets it: paste, and what lies in it in pieces. */
+function inPieces(
+  foods: readonly CarriedFood[],
+  cooked: Cooked,
+  library: Library,
+  overrunPct: number,
+): Lab | null {
+  const paste: Coloured[] = []
+  const pieces: Piece[] = []
+  let pasteG = 0
+  for (const { entry, leftG, solidsG, inPieces: share, pieceMm } of foods) {
+    const fact = entry.food === null ? undefined : factOf(library, entry.food)
+    const piece = pieceMm > SEEN_MM ? share : 0
+    pasteG += leftG * (1 - piece)
+    if (fact === undefined) continue
+    paste.push(...coloursOf(fact, solidsG * (1 - piece), cooked))
+    if (piece > 0)
+      pieces.push({ colours: coloursOf(fact, solidsG * piece, cooked), massG: leftG * piece, mm: pieceMm })
+  }
+  return withPieces(paste, pasteG, pieces, overrunPct)
+}
+
 /**
  * The colour of a part before and after cooking, beside its original's.
  * @returns null where no food of it has a colour
@@ -60,16 +89,13 @@ export function colourOf(
   const foods = foodsIn(work, works)
   const { state, goal } = work
   const cooked = { peakC: state.peakC, pH: state.pH.value }
-  const paste = (of: typeof cooked | null): Lab | null =>
-    mixed(
-      foods.flatMap(({ food, solidsG }): Coloured[] => {
-        const fact = factOf(library, food)
-        return fact === undefined ? [] : coloursOf(fact, solidsG, of)
-      }),
-      of === null ? 0 : state.overrunPct,
-    )
-  const before = paste(null)
-  const inside = paste(cooked)
+  const before = mixed(
+    foods.flatMap(({ food, solidsG }): Coloured[] => {
+      const fact = factOf(library, food)
+      return fact === undefined ? [] : coloursOf(fact, solidsG, null)
+    }),
+  )
+  const inside = inPieces(foodsCarried(work.method), cooked, library, state.overrunPct)
   if (before === null || inside === null) return null
   const { browned } = state.surface
   const surface = beside(inside, BROWNED, brownShare(browned))

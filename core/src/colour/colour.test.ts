@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { ColourFact } from '../model'
-import { beside, colourWords, deltaE, hexOf, type Lab, mixed } from './mix'
+import { beside, colourWords, deltaE, hexOf, type Lab, mixed, withPieces } from './mix'
 import { brownShare, coloursOf } from './pigments'
 
 const WHITE: Lab = [90, 0, 10]
@@ -22,6 +22,29 @@ describe('delta E 2000', () => {
     [[2.0776, 0.0795, -1.135], [0.9033, -0.0636, -0.5514], 0.9082],
   ] as [Lab, Lab, number][])('%j to %j is %d', (one, other, expected) => {
     expect(deltaE(one, other)).toBeCloseTo(expected, 3)
+  })
+})
+
+describe('a mix with pieces in it', () => {
+  const white = [{ lab: WHITE, weight: 80 }]
+  const dark = [{ lab: DARK, weight: 20 }]
+  it('is the paste where there are none, and nothing where nothing has a weight', () => {
+    expect(withPieces(white, 100, [])).toEqual(mixed(white))
+    expect(withPieces([], 0, [])).toBeNull()
+    expect(withPieces([], 10, [{ colours: [], massG: 5, mm: 8 }])).toBeNull()
+  })
+  it('stays lighter than a paste of the same foods: dark pieces do not tint it', () => {
+    const blended = mixed([...white, ...dark])?.[0] ?? 0
+    const chopped = withPieces(white, 80, [{ colours: dark, massG: 20, mm: 40 }])?.[0] ?? 0
+    expect(chopped).toBeGreaterThan(blended + 5)
+    expect(chopped).toBeLessThan(WHITE[0])
+  })
+  it('coats crumbs in a dark sauce, and large pieces less', () => {
+    const tofu = (mm: number) => ({ colours: white, massG: 80, mm })
+    const light = (mm: number): number => withPieces(dark, 20, [tofu(mm)])?.[0] ?? 0
+    expect(light(4)).toBeLessThan(light(20))
+    expect(light(20)).toBeLessThan(light(60))
+    expect(light(60)).toBeLessThan(WHITE[0])
   })
 })
 

@@ -1,2 +1,12 @@
-export { beside, type Coloured, colourWords, deltaE, hexOf, type Lab, mixed } from './mix'
+export {
+  beside,
+  type Coloured,
+  colourWords,
+  deltaE,
+  hexOf,
+  type Lab,
+  mixed,
+  type Piece,
+  withPieces,
+} from './mix'
 export { BROWNED, brownShare, type Cooked, coloursOf } from './pigments'

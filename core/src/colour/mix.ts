@@ -62,6 +62,51 @@ export function beside(first: Lab, second: Lab, share: number): Lab {
   return labOf([at(0), at(1), at(2)])
 }
 
+/** Pieces of one food in a mix: what they are made of, how much of the mass they are, and their size. */
+export interface Piece {
+  readonly colours: readonly Coloured[]
+  readonly massG: number
+  readonly mm: number
+}
+
+/** Pieces of this size are coated to a third, crumbs all over. @source of 12 to 30 mm, the one by which 55 good analogues come nearest to their originals' colours; practice */
+const COATED_MM = 30
+
+/**
+ * The colour of a mix with pieces in it: they are coated by the paste, the more the smaller they are, and do not tint it;
+ * the eye adds pieces and paste by their masses.
+ * @param paste what is no piece; pasteG its mass, g
+ * @returns null where nothing has a weight
+ * @source as `mixed`; coating by size is practice
+ */
+export function withPieces(
+  paste: readonly Coloured[],
+  pasteG: number,
+  pieces: readonly Piece[],
+  overrunPct = 0,
+): Lab | null {
+  const whole = pasteG + pieces.reduce((sum, { massG }) => sum + massG, 0)
+  if (whole <= 0) return null
+  const sum = [0, 0, 0]
+  let seen = 0
+  const add = (lab: Lab | null, massG: number): void => {
+    if (lab === null || massG <= 0) return
+    channels(lab).forEach((value, at) => {
+      sum[at] = (sum[at] ?? 0) + value * massG
+    })
+    seen += massG
+  }
+  add(mixed(paste, overrunPct), pasteG)
+  for (const { colours, massG, mm } of pieces) {
+    const coat = (massG / whole) * Math.exp(-((mm / COATED_MM) ** 2))
+    const coating = paste.map(({ lab, weight }) => ({ lab, weight: weight * coat }))
+    add(mixed([...colours, ...coating]), massG)
+  }
+  if (seen <= 0) return null
+  const [r = 0, g = 0, b = 0] = sum
+  return labOf([r / seen, g / seen, b / seen])
+}
+
 /** Difference as the eye sees it: below 3 a match, above 10 obvious. @source CIEDE2000, ISO/CIE 11664-6 */
 export const deltaE = (one: Lab, other: Lab): number => distance(asLab(one), asLab(other))
 

@@ -1,6 +1,6 @@
-import { type FoodEntry, SOLUBLE } from '../program'
+import { type FoodEntry, SOLUBLE, WATER } from '../program'
 import type { PartRun } from './runPart'
-import { BROWNED, HOT_MIN, LOOSE, STRIDE } from './workspace'
+import { BROWNED, COARSE, HOT_MIN, LOOSE, PIECE_MM, rowMass, STRIDE } from './workspace'
 
 /** A food as it has come through the method, in the part that is served. */
 export interface CarriedFood {
@@ -9,6 +9,12 @@ export interface CarriedFood {
   readonly massG: number
   /** By what dissolves, g: as much is left as this mass of the food brought. */
   readonly dissolvedG: number
+  /** What is left of it now, g, and of that what is no water, g. */
+  readonly leftG: number
+  readonly solidsG: number
+  /** Share of it that is in pieces, 0 to 1, and their size, mm. */
+  readonly inPieces: number
+  readonly pieceMm: number
   /** Browned share, 0 to 1. */
   readonly browned: number
   /** How long it was above 80 C, min. */
@@ -33,8 +39,20 @@ export function foodsCarried({ program, space }: Pick<PartRun, 'program' | 'spac
     const massG = leftBy(aromaPool)
     if (!(massG > LEAST_G)) return []
     const dissolvedG = leftBy(SOLUBLE)
+    const leftG = rowMass(rows, row)
+    const waterG = (rows[from + WATER] ?? 0) + (rows[from + LOOSE + WATER] ?? 0)
     return [
-      { entry, massG, dissolvedG, browned: rows[from + BROWNED] ?? 0, hotMin: rows[from + HOT_MIN] ?? 0 },
+      {
+        entry,
+        massG,
+        dissolvedG,
+        leftG,
+        solidsG: Math.max(0, leftG - waterG),
+        inPieces: rows[from + COARSE] ?? 0,
+        pieceMm: rows[from + PIECE_MM] ?? 0,
+        browned: rows[from + BROWNED] ?? 0,
+        hotMin: rows[from + HOT_MIN] ?? 0,
+      },
     ]
   })
 }

@@ -29,7 +29,10 @@ export const FACT_TABLES = [
   ['fats', 'share of a food’s fat that is solid from 5 to 35 °C'],
   ['proteins', 'amino acids and digestibility of classes of protein, where a food lists none of its own'],
   ['colours', 'colour of a food, how strongly it tints a mix, and its pigment'],
-  ['traces', 'zinc, selenium, iodine, B12 and vitamin D of a food’s dry matter, by class where it has no row'],
+  [
+    'traces',
+    'zinc, selenium, iodine, B12 and vitamin D of a food’s dry matter, by class where it has no row',
+  ],
   ['added-sugars', 'share of a food’s sugars that a US label counts as added'],
   ['pungency', 'what of a food bites, as capsaicin'],
   ['beany', 'beany and grassy notes of a food’s solids'],
