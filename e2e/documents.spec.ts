@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { type Browser, type BrowserContext, chromium, expect, type Page, test } from '@playwright/test'
-import { waitSaved } from './bench'
+import { openFile, waitSaved } from './bench'
 
 const lineNames = (page: Page) => page.getByRole('textbox', { name: /^Amount of/ })
 const status = (page: Page) => page.getByRole('region', { name: /^Saving of/ }).getByRole('status')
@@ -70,6 +70,65 @@ test('one line changed in two tabs is asked about, and either answer leaves both
   const kept = await lineNames(asked).first().inputValue()
   const still = asked === page ? other : page
   await expect(lineNames(still).first()).toHaveValue(kept)
+})
+
+test('steps done otherwise on one day in two tabs are both kept', async ({ page, context }) => {
+  await page.goto('/')
+  await openFile(
+    page,
+    'two-pots.md',
+    '# Two pots\n\nServes 4\n\n## Beans\n\n### Ingredients\n\n- 600 g canned black beans\n- 400 ml water\n\n### Method\n\n1. Simmer the beans in the water for 90 minutes.\n\n## Sauce\n\n### Ingredients\n\n- 500 g canned tomatoes\n- 200 g carrots, diced\n\n### Method\n\n1. Simmer the tomatoes and carrots for 80 minutes.\n',
+  )
+  await expect(page.getByLabel('Name of the dish')).toHaveValue('Two pots')
+  await page.keyboard.press('Alt+4')
+  await page.getByLabel('Served at').fill('2026-06-18T13:00')
+  const offers = (tab: Page) =>
+    tab.getByRole('button', { name: /^Pressure-cook instead of simmer: .*: do it so$/ })
+  const asWritten = (tab: Page) => tab.getByRole('button', { name: /^Pressure-cook.*: as written$/ })
+  await expect(offers(page)).toHaveCount(2)
+  await waitSaved(page)
+  const other = await context.newPage()
+  await other.goto(page.url())
+  await expect(offers(other)).toHaveCount(2)
+  // Each before the other's is saved.
+  for (const tab of [page, other]) await tab.clock.install()
+  await offers(page).first().click()
+  await offers(other).last().click()
+  for (const tab of [page, other]) await tab.clock.resume()
+  for (const tab of [page, other]) {
+    await expect(asWritten(tab)).toHaveCount(2)
+    await waitSaved(tab)
+  }
+  await page.reload()
+  await expect(asWritten(page)).toHaveCount(2)
+})
+
+test('a step taken out in each of two tabs: both are gone, the third stays', async ({ page, context }) => {
+  await page.goto('/')
+  await openFile(
+    page,
+    'stew.md',
+    '# Stew\n\n## Ingredients\n\n- 400 g canned white beans\n- 1 onion\n- 20 g olive oil\n\n## Method\n\n1. Fry the onion in the oil for 8 minutes.\n2. Rinse the beans.\n3. Add the beans and simmer for 10 minutes.\n',
+  )
+  await expect(page.getByLabel('Name of the dish')).toHaveValue('Stew')
+  await page.keyboard.press('Alt+3')
+  const steps = (tab: Page) => tab.getByRole('textbox', { name: /^Step \d+$/ })
+  await expect(steps(page)).toHaveCount(3)
+  await waitSaved(page)
+  const other = await context.newPage()
+  await other.goto(page.url())
+  await expect(steps(other)).toHaveCount(3)
+  for (const tab of [page, other]) await tab.clock.install()
+  await page.getByRole('button', { name: 'Take out step 2' }).click()
+  await other.getByRole('button', { name: 'Take out step 1' }).click()
+  for (const tab of [page, other]) await tab.clock.resume()
+  for (const tab of [page, other]) {
+    await expect(steps(tab)).toHaveCount(1)
+    await waitSaved(tab)
+  }
+  await page.reload()
+  await expect(steps(page)).toHaveCount(1)
+  await expect(steps(page).first()).toHaveValue(/Add the beans/)
 })
 
 test('a price, a weighing and a word of three tabs all stay', async ({ page, context }) => {

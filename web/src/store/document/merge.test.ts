@@ -1,5 +1,7 @@
+import { CookDay, Dish, Kitchen, Tasting } from '@frijol/core/model'
 import { describe, expect, it } from 'vitest'
-import { merge } from './merge'
+import { z } from 'zod'
+import { KEYS, merge } from './merge'
 
 /** Items of each kind of list that a document holds, two that are apart by what tells them apart. */
 const LISTS: readonly (readonly [string, object, object, object])[] = [
@@ -12,9 +14,9 @@ const LISTS: readonly (readonly [string, object, object, object])[] = [
   ],
   [
     'what a taster marked',
-    { code: '381', ask: 'firmness', value: 4 },
-    { code: '381', ask: 'firmness', value: 6 },
-    { code: '381', ask: 'chew', value: 2 },
+    { code: 381, ask: 'firmness', value: 4 },
+    { code: 381, ask: 'firmness', value: 6 },
+    { code: 381, ask: 'chew', value: 2 },
   ],
   [
     'swaps turned down',
@@ -28,7 +30,67 @@ const LISTS: readonly (readonly [string, object, object, object])[] = [
     { attribute: 'chew', low: 3, high: 4 },
     { attribute: 'firmness', low: 2, high: 3 },
   ],
+  [
+    'what the recipe says',
+    { heading: '', text: 'Fry the onion.', stepIds: ['a'] },
+    { heading: '', text: 'Fry the onion.', stepIds: [] },
+    { heading: '', text: 'Add the beans.', stepIds: ['b'] },
+  ],
 ]
+
+/** Lists that are one value: nobody adds to them by halves. */
+const WHOLE: ReadonlySet<string> = new Set([
+  // The terms of one amount.
+  'terms',
+  // What the scale gained, one after another, while one line was weighed.
+  'additions',
+  // What is put before a taster, drawn at once.
+  'glasses',
+])
+
+/** Every list of things in a document, by the names on the way to it. */
+function* listsIn(schema: z.core.$ZodType, path: readonly string[] = []): Generator<[string, z.ZodObject]> {
+  if (schema instanceof z.ZodArray) {
+    const items = unwrapped(schema.element)
+    for (const item of items) {
+      if (item instanceof z.ZodObject) yield [path.join('.'), item]
+      yield* listsIn(item, path)
+    }
+  } else if (schema instanceof z.ZodObject) {
+    for (const [name, field] of Object.entries(schema.shape))
+      for (const one of unwrapped(field as z.core.$ZodType)) yield* listsIn(one, [...path, name])
+  }
+}
+/** What a field may hold, without "or nothing" and "or as it was before". */
+function unwrapped(schema: z.core.$ZodType): z.core.$ZodType[] {
+  if (schema instanceof z.ZodNullable || schema instanceof z.ZodOptional || schema instanceof z.ZodDefault)
+    return unwrapped(schema.def.innerType)
+  if (schema instanceof z.ZodPipe) return unwrapped(schema.def.out)
+  if (schema instanceof z.ZodUnion) return schema.def.options.flatMap(unwrapped)
+  return [schema]
+}
+
+describe('the lists of the documents', () => {
+  const lists = Object.entries({ dish: Dish, kitchen: Kitchen, day: CookDay, tasting: Tasting }).flatMap(
+    ([name, schema]) => [...listsIn(schema, [name])],
+  )
+  it('are all found', () => {
+    const names = lists.map(([path]) => path)
+    for (const known of ['dish.parts.lines', 'kitchen.prices', 'day.settings.ways', 'tasting.answers.marks'])
+      expect(
+        names.some((name) => name.endsWith(known.split('.').slice(1).join('.'))),
+        known,
+      ).toBe(true)
+  })
+  it.each(lists)('%s: its things can be told apart', (path, item) => {
+    if (WHOLE.has(path.split('.').at(-1) ?? '')) return
+    const known = Object.keys(item.shape)
+    expect(
+      KEYS.some((names) => names.every((name) => known.includes(name))),
+      `${path} holds ${known.join(', ')}`,
+    ).toBe(true)
+  })
+})
 
 describe('two sides of one document', () => {
   it.each(LISTS)('%s: one changed here and one added there are both kept', (_, item, changed, added) => {

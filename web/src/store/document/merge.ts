@@ -32,16 +32,20 @@ const isFields = (value: Maybe): value is Fields =>
   typeof value === 'object' && value !== null && !Array.isArray(value)
 
 /** The fields by which items of a list are told apart, the first that they have. */
-const KEYS: readonly (readonly string[])[] = [
+export const KEYS: readonly (readonly string[])[] = [
   ...['id', 'ingredientId', 'servingId', 'key', 'word', 'name', 'stepId', 'attribute'].map((name) => [name]),
   ['code', 'ask'],
   ['replaces', 'foodId'],
+  // The recipe's own sentences.
+  ['text'],
 ]
 
 function keyOf(item: Json): string | null {
   if (typeof item === 'string') return item
   if (!isFields(item)) return null
-  const key = KEYS.find((names) => names.every((name) => typeof item[name] === 'string'))
+  // A number tells items apart as well (a glass by its code); bare numbers do not: they are told by their place.
+  const isName = (value: Json): boolean => typeof value === 'string' || typeof value === 'number'
+  const key = KEYS.find((names) => names.every((name) => isName(item[name])))
   return key === undefined ? null : key.map((name) => String(item[name])).join('\n')
 }
 
