@@ -1,12 +1,13 @@
 import type { Dish, Part } from '@frijol/core/model'
 import { demoKitchen } from '@frijol/demo'
-import { act, cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react'
+import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { useState } from 'react'
 import { MemoryRouter } from 'react-router'
-import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it } from 'vitest'
 import { closeDish, importText, loadKitchen, openDish, undo, useKitchenStore, useOpenDish } from '../../store'
 import { ActionSlot } from '../../ui'
+import { standInForSight } from '../../../test/sight'
 import { MethodStage } from './index'
 
 const RECIPE = `# Test mince
@@ -93,39 +94,18 @@ describe('the steps', () => {
 })
 
 describe('steps out of sight', () => {
-  let tell: IntersectionObserverCallback = () => undefined
-  let watched: Element[] = []
-  class Watching {
-    constructor(told: IntersectionObserverCallback) {
-      tell = told
-    }
-    observe(element: Element) {
-      watched.push(element)
-    }
-    disconnect() {
-      watched = []
-    }
-  }
-  const goesOut = (at: number, isIntersecting = false) => {
-    const target = watched[at]
-    if (target === undefined) throw new Error(`no step ${at} is watched`)
-    const entry = { target, isIntersecting } as Partial<IntersectionObserverEntry>
-    act(() => tell([entry as IntersectionObserverEntry], {} as IntersectionObserver))
-  }
-  const real = globalThis.IntersectionObserver
+  const goesOut = standInForSight()
+  const lastId = (): string => partNow().steps[2]?.id ?? ''
   beforeEach(() => {
     // What the frame of these tests rendered was not watched.
     cleanup()
-    watched = []
-    Object.assign(globalThis, { IntersectionObserver: Watching })
     render(<Framed />)
   })
-  afterEach(() => void Object.assign(globalThis, { IntersectionObserver: real }))
 
   it('follow once the hand rests, and those in sight at once', async () => {
     const [before, last] = [step(1).getByText('olive oil'), step(2)]
     expect(before).toBeVisible()
-    goesOut(2)
+    goesOut(lastId())
     const massBefore = last.getByRole('button', { name: /after step 3/ }).textContent
     const words = step(1).getByRole('textbox', { name: 'Step 2' })
     fireEvent.change(words, { target: { value: 'Add the onion.' } })
@@ -137,11 +117,11 @@ describe('steps out of sight', () => {
   })
   it('follow at once when they come back', () => {
     const last = step(2)
-    goesOut(2)
+    goesOut(lastId())
     const massBefore = last.getByRole('button', { name: /after step 3/ }).textContent
     const words = step(1).getByRole('textbox', { name: 'Step 2' })
     fireEvent.change(words, { target: { value: 'Add the onion.' } })
-    goesOut(2, true)
+    goesOut(lastId(), true)
     expect(last.getByRole('button', { name: /after step 3/ })).not.toHaveTextContent(massBefore)
   })
 })

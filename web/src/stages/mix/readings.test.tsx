@@ -1,8 +1,9 @@
 import { assess } from '@frijol/core/assess'
-import { render, screen, within } from '@testing-library/react'
+import { act, render, screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { MemoryRouter } from 'react-router'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { standInForSight } from '../../../test/sight'
 import {
   closeDish,
   commands,
@@ -10,6 +11,7 @@ import {
   loadKitchen,
   openDish,
   run,
+  typedLine,
   useKitchenStore,
   useOpenDish,
 } from '../../store'
@@ -76,6 +78,46 @@ beforeEach(async () => {
   vi.restoreAllMocks()
   await closeDish()
   await loadKitchen()
+})
+
+describe('cards out of sight', () => {
+  const goesOut = standInForSight()
+  const water = (): string => screen.getByText(/^of \d+ g in the mix$/).textContent
+  const more = () => {
+    const part = useOpenDish.getState().value?.parts[0]
+    if (part === undefined) throw new Error('no part')
+    act(() => void run(commands.addLines(part.id, [typedLine('100 g water')])))
+  }
+  it('follow once the hand rests, and those in sight at once', async () => {
+    await show(MINCE, 'beef_mince')
+    const seen = water()
+    more()
+    expect(water()).not.toBe(seen)
+    goesOut('water')
+    const before = water()
+    more()
+    expect(water()).toBe(before)
+    await waitFor(() => expect(water()).not.toBe(before))
+  })
+  it('follow at once when they come back', async () => {
+    await show(MINCE, 'beef_mince')
+    goesOut('water')
+    const before = water()
+    more()
+    expect(water()).toBe(before)
+    goesOut('water', true)
+    expect(water()).not.toBe(before)
+  })
+  it('never show those of another part', async () => {
+    await show(MINCE, 'beef_mince')
+    goesOut('water')
+    const before = water()
+    await act(async () => {
+      const read = await importText(SAUCE)
+      if (read.ok) await openDish(read.value[0]?.id ?? '')
+    })
+    expect(water()).not.toBe(before)
+  })
 })
 
 describe('readings beside the formula', () => {
