@@ -246,6 +246,20 @@ function withTaken(
   }
 }
 
+/** What is only wrong where nothing cooks it later: a bowl of dry ingredients is raw by nature. */
+const HEATED_LATER: ReadonlySet<string> = new Set(['pulse-flour-raw', 'pulse-batter-raw', 'starch-raw'])
+const NEARLY_ALL = 0.95
+const COOKED_C = 90
+/** Whether all of a part goes into others, and those are cooked through. */
+function isHeatedLater(
+  { assessment: { partId } }: PartWork,
+  works: readonly PartWork[],
+  taken: ReadonlyMap<string, number>,
+): boolean {
+  const takers = works.filter(({ takes }) => (takes.get(partId) ?? 0) > 0)
+  return (taken.get(partId) ?? 0) >= NEARLY_ALL && takers.every(({ state }) => state.peakC >= COOKED_C)
+}
+
 /** Mass of a part's own lines, without what it takes of other parts, g. */
 const ownMass = ({ lines }: PartWork): number => lines.reduce((sum, { mass }) => sum + (mass?.value ?? 0), 0)
 
@@ -317,7 +331,11 @@ export function assess(
     diets: dietsOf([...foods.map(({ food }) => food), ...broughtIn(works)], hasUnknown, library),
   }
   const findings = [
-    ...works.flatMap(({ findings: found, assessment }) => found.map((one) => placed(one, assessment.partId))),
+    ...works.flatMap((work) =>
+      work.findings
+        .filter(({ rule }) => !(HEATED_LATER.has(rule) && isHeatedLater(work, works, taken)))
+        .map((one) => placed(one, work.assessment.partId)),
+    ),
     ...dishFindings(dish, works, foods, library, known, kitchen),
   ]
   const reasons = new Map(dish.settled.map(({ key, reason }) => [key, reason]))

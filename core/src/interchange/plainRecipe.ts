@@ -41,6 +41,10 @@ const A_MEASURE =
 const COUNTS_IN_A_TITLE =
   /^\d{1,3}(?:-(?!(?:oz|ounces?|g|kg|ml|l|lbs?|pounds?|inch|cm|mm|cups?|litres?|liters?)\b)\p{L}|\s+(?:min(?:ute)?s?|ingredients?|beans?|layers?|steps?|cheeses?|hours?|days?|ways?)\s+\p{Lu})/iu
 
+/** What groups of a list are called, with no mark and no gap: "Wet ingredients", "To assemble", "Crispy topping". */
+const GROUP_WORDS =
+  /^(?:(?:the )?(?:wet|dry|other|main)(?: (?:ingredients?|mix|bits))?|to (?:assemble|finish|garnish|coat|glaze|fry|top|bread|dip|decorate|bind|layer|serve)(?: (?:with|the|it|up|\p{L}+)){0,3}|(?:the )?(?:sauce|dressing|broth|base|dough|garnish|assembly|seasoning)|(?:the )?(?:\p{L}+ ){0,2}(?:filling|topping|marinade|glaze|coating|breading|crust|batter|pastry|dredge|brine|tempering|crumble topping|spice (?:mix|blend|paste)))$/iu
+
 const SUB_BULLET = /^\s*[-*•◦‣–—]\s+/u
 /** "2) Dry the beans:" above bullets that are no list of foods: a step, and the bullets are what is done in it. */
 const isStepHead = ({ words, isNumbered, next }: Line): boolean =>
@@ -236,6 +240,7 @@ class Reader {
     if (
       COLON_HEADING.test(words) ||
       /^for (?:the )?[a-z ]{2,50}$/i.test(words) ||
+      (hasList && !line.isBullet && GROUP_WORDS.test(words) && likeIngredient(line.next)) ||
       (/^[\p{Lu} ]{3,30}$/u.test(words) && likeIngredient(line.next) && hasList) ||
       (line.isAfterGap &&
         !line.isBullet &&

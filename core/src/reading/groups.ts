@@ -147,6 +147,12 @@ export function takeGroup(
     return
   }
   for (const of of wanted) t.line(of, null, role)
+  // "Into the dry ingredients", a part of that name whose foods are in a bowl by now: that bowl.
+  if (part !== null && wanted.length === 0) {
+    const ofPart = lines.filter((of) => of.part === part)
+    const made = bench.lots.filter((lot) => !lot.isSide && ofPart.some(({ id }) => lot.holds.has(id))).at(-1)
+    if (made !== undefined && !t.isTaken(made)) t.lot(made, null, role)
+  }
   // "Add everything else": what was made beside it, too.
   const isElse = which === 'rest' && ELSE.test(t.doing.parsed.text.slice(t.doing.from, t.doing.to))
   // "Cook the lentils. Fry the onion. Add the rest of the ingredients.": the lentils, too.

@@ -129,6 +129,12 @@ export const isBrine = (lines: readonly Named[]): boolean =>
   lines.some(({ foodClass }) => foodClass === 'salt') &&
   lines.every((of) => isWater(of) || (of.foodClass !== null && IN_BRINE.has(of.foodClass)))
 
+/** Flour and fat, with nothing in it that is no dough. */
+const isPastry = (lines: readonly Named[]): boolean =>
+  lines.some(({ foodClass }) => foodClass === 'flour') &&
+  lines.some(({ foodClass }) => foodClass === 'fat') &&
+  lines.every((of) => isWater(of) || isDry(of) || of.foodClass === 'fat' || of.foodClass === 'sweetener')
+
 /** Milk that an acid has turned: "the soured milk". */
 const isSoured = (lines: readonly Named[]): boolean =>
   lines.length === 2 &&
@@ -142,6 +148,8 @@ function callsOf({ operation, lines, takes }: Laid, called: ReadonlySet<string>)
     for (const word of ['dry', 'powder', 'meal', 'crumb']) words.add(word)
   else if (takes.lines.length > 0 && takes.lots.length === 0) words.add('wet')
   if (isBrine(lines)) words.add('brine')
+  // Fat rubbed into flour.
+  if (isPastry(lines)) words.add('pastry')
   if (isSoured(lines)) words.add('soured')
   if (lines.some(isCoagulant) && lines.every((of) => isCoagulant(of) || isWater(of))) words.add('coagulant')
   if (operation !== null && GELS.has(operation) && lines.some(({ foodClass }) => foodClass === 'gum'))

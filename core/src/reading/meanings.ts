@@ -283,11 +283,18 @@ function mostOf(t: Taking, word: string): Lot | undefined {
   })
 }
 
-function takePart(t: Taking, of: Named, { role, said, word }: Extract<Mention, { kind: 'named' }>): void {
+/** "Stir through the ricotta": it may be what is stirred in, or what it is stirred into. */
+const THROUGH = /\bthrough (?:the|your) (?:\w+ )?$/iu
+
+function takePart(t: Taking, of: Named, { at, role, said, word }: Extract<Mention, { kind: 'named' }>): void {
   const { bench } = t.stage
   const isTaken = (lot: Lot): boolean => t.takes.lots.some((one) => one.lot === lot)
   const every = bench.lots.filter((lot) => lot.part === of.part && !lot.isSide)
-  const free = every.filter((lot) => !isTaken(lot))
+  const left = every.filter((lot) => !isTaken(lot))
+  // "Wilt the spinach, chop and stir through the ricotta", in the part "Ricotta": what is in hand goes to the other.
+  const isInto = role === 'into' || THROUGH.test(t.doing.parsed.bare.slice(0, at))
+  const hand = isInto && t.takes.lots.length + t.takes.lines.length === 0 ? t.hand() : null
+  const free = left.length > 1 ? left.filter((lot) => lot !== hand) : left
   const lots = free.length > 0 ? free : every
   const byWord = bench.lots.filter((lot) => !lot.isSide && lot.words.has(word)).at(-1)
   if (lots.length === 0) {

@@ -184,7 +184,8 @@ export function refined(
     return 'sweat'
   if (
     operation === 'mix' &&
-    (takes.hasTap || has(new Set(['water']))) &&
+    // Water that joins now, not what a sauce was made with: "cover with lasagne sheets".
+    (takes.hasTap || takes.lines.some(({ of }) => of.foodClass === 'water')) &&
     /^(?:cover|submerge|drown|immerse)$/.test(verb)
   )
     return 'soak'

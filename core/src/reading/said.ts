@@ -70,7 +70,8 @@ const SHARE_OF_AMOUNT = /\b(?:half|thirds?|quarters?)\b of the [\d½¼¾]/iu
 /** "Fill each shell with a spoonful of the ricotta". */
 const FOR_EACH =
   /\b(?:each|every)\b[^,;.]{0,24}\bwith (?:a|an|one) (?:[a-zß-ɏ]+ ){0,2}(?:spoonful|teaspoon|tablespoon|dollop|little|bit)\b[^,;.]{0,16}$/iu
-const EACH = /^[^.;,]{0,24}\b(?:on|into|over|to|for|in) each\b/iu
+const EACH =
+  /^[^.;,]{0,24}\b(?:on|into|over|to|for|in|onto) (?:(?:the (?:middle|centre|center|top|base) of|one (?:half|side|end) of) )?each\b/iu
 
 /**
  * The share of a thing that the words around its name state.

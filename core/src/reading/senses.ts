@@ -174,9 +174,14 @@ function changesNothing({ verb: { word, senses }, rest, full, parsed, clause }: 
 const COVERS =
   /\b(?:with|in) (?:the |some |plenty of )?(?:\w+ )?(?:crumbs|breadcrumbs|panko|sesame|seeds|chopped nuts|flaked almonds|desiccated coconut|polenta|cornmeal)\b/iu
 
-/** "Cover with the olive oil": with a food, and not with a lid. */
-const COVERS_OVER =
-  /^\s*(?:it |them |the [\w ]{1,20}? )?with (?:the |some |plenty of |fresh |hot |cold |half |\d+ |two |three |four )*(?:[a-zß-ɏ]+ ){0,2}(?:oil|stock|broth|sauce|brine|marinade|milk|vinegar|syrup|mash|potato(?:es)?|pastry|gravy|sheets|slices|lasagne|crumble|topping|filling|rice|dough|leaves|mixture)\b/iu
+/** "Cover with the olive oil", "with the penne": with a food, and not with a lid. */
+const COVERS_WITH = /^\s*(?:it |them |the [\w ]{1,20}? )?with\b/iu
+const LIDS =
+  /\bwith\b[^.;,]*\b(?:lids?|foil|plates?|cloths?|towels?|film|wrap|cling|plastic|papers?|parchment|cartouche|saucers?|pan|pot|tray|bowl|muslin|bags?|tin|board|napkin|blankets?|weights?|baking sheet)\b/iu
+/** "A layer of salt, cover with the rest": with the rest of that, which is taken already. */
+const WITH_THE_REST = /^\s*with the (?:rest|remainder)\W*$/iu
+const coversOver = (rest: string): boolean =>
+  COVERS_WITH.test(rest) && !LIDS.test(rest) && !WITH_THE_REST.test(rest)
 /** "Rain in the sugar, whipping for another 8 min": whipped it is. */
 const MEANWHILE = /,\s*(?:still |all the while )?(whipping|whisking|beating|blending|kneading)\b[^.;]*/iu
 const POURS_OIL_OFF = /\bpour (?:off|away)\b[^.;]*\b(?:oil|fat)\b/iu
@@ -199,7 +204,7 @@ function putsIn({ verb, rest, words, fromVerb, parsed, clause, next }: Said): To
   const isSkimmed =
     /^(?:ladle|scoop)$/.test(verb.word) && /\b(?:out|up|off)\b[^.;]*\b(?:water|liquid|liquor)\b/iu.test(rest)
   if (verb.word === 'cover' && COVERS.test(rest)) return does('coat')
-  const isLid = verb.word === 'cover' && !WATER.test(rest) && !COVERS_OVER.test(rest)
+  const isLid = verb.word === 'cover' && !WATER.test(rest) && !coversOver(rest)
   if (/^pour$/.test(verb.word) && OFF_SOME_FAT.test(rest)) return NOTHING
   const isThrown =
     /^\s*(?:the )?(?:\w+ ){0,3}(?:away|down the (?:sink|drain))\b/iu.test(rest) &&

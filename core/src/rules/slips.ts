@@ -15,6 +15,12 @@ const SEASONS =
 /** So many times more concentrated than what they season they may be. Practice. */
 const OF_A_SEASONING = 5
 const SMALLER: readonly UnitId[] = ['tbsp', 'tsp', 'pinch']
+/** Units by scale or jug: nobody writes "ml" where a pinch was meant. */
+const METRIC: ReadonlySet<UnitId> = new Set(['mg', 'g', 'kg', 'mL', 'cL', 'dL', 'L', 'oz', 'lb', 'fl-oz'])
+/** Thin sours carry dips and fresh cheeses: so many times their usual most is still a choice. @source 60 ml of lemon juice to 200 g of almonds; practice */
+const OF_A_THIN_SOUR = 2
+const isThinSour = ({ foodClass, per100g }: Ingredient): boolean =>
+  foodClass === 'acid' && (per100g.waterG ?? 0) > 88
 
 /** The same number in a smaller unit that would be a usual share: "¼ tsp" for "¼ cup". */
 function likelyMeant(
@@ -27,6 +33,7 @@ function likelyMeant(
   const amount = line.line.amount
   const first = amount?.terms[0]
   if (amount === null || first === undefined || first.unit === null || amount.terms.length !== 1) return null
+  if (METRIC.has(first.unit)) return null
   const units = first.unit === 'tbsp' ? SMALLER.slice(1) : first.unit === 'tsp' ? SMALLER.slice(2) : SMALLER
   for (const unit of units) {
     if (unit === 'tbsp' && first.high < 0.5) continue
@@ -67,7 +74,10 @@ export function unitSlips(
     if (food === null || mass === null || mostPct === null) return []
     const sharePct = (100 * mass.value) / rawMassG
     const most =
-      SLIP_FACTOR * mostPct * (SEASONS.test(partName) || seasons.has(line.line.id) ? OF_A_SEASONING : 1)
+      SLIP_FACTOR *
+      mostPct *
+      (SEASONS.test(partName) || seasons.has(line.line.id) ? OF_A_SEASONING : 1) *
+      (isThinSour(food) ? OF_A_THIN_SOUR : 1)
     if (sharePct < most || mass.value < 1) return []
     const meant = likelyMeant(line, food, rawMassG, mostPct, kitchen)
     const times = formatNumber(Math.round(sharePct / mostPct))

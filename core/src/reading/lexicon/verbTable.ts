@@ -49,7 +49,7 @@ decant
   drain
 strain sieve filter [noun] = strain
 press [noun]
-  none ^\s*(?:firmly |gently |well |down )?(?:to (?:seal|close|stick)|the (?:edges?|ends?|seams?|joins?))\b
+  none ^\s*(?:firmly |gently |well |down )?(?:to (?:seal|close|stick)|the (?:edges?|ends?|seams?|joins?))\b|^[^.;]{0,40}\bto (?:seal|close|crimp)(?: (?:the edges?|well|them|it|tightly))?\W*$
   coat ^\s*(?:firmly |gently |well )?(?:in|into|onto) (?:the |your |some )?(?:\w+ )?(?:crumbs?|breadcrumbs|panko|seeds|sesame|cornflakes|flakes)\b
   coat \b(?:sides?|faces?|edges?|tops?|bottoms?|each|it|them)\b[^.;]{0,24}\b(?:in|into|onto)\b (?:it\b|them\b|the (?:\w+ )?(?:mix|mixture|crumbs?|powder|flour|seeds|spices|sesame)|(?:\w+ )?(?:crumbs?|panko|flour|seeds|sesame|spices))
   none ^\s*(?:well|hard|down)?\s*[.,;]?\s*$|^\s*(?:on |out )?the (?:pulp|okara|residue|solids)\b
@@ -143,8 +143,10 @@ glaze [noun]
 coat baste brush bread dredge dust lacquer slather [noun]
   none ^\s*(?:off|away)\b|^\s*the (?:board|work)|\bclean\b
   none ^\s*(?:a|the|your) (?:tin|tray|dish|pan|mould|board|work)
+  none ^\s*(?:(?:the|each|its|their|all|round|around) )*(?:edges?|rims?|borders?|seams?)\b[^.;]*\bwater\b
   coat
 dip dunk drag draw turn-in
+  none ^\s*(?:(?:each|every|the|an?|your|both|its|their|of|base|bottom|sides?) )*(?:[a-z]+ )?(?:moulds?|molds?|tins?|ramekins?|dish(?:es)?|darioles?|glass(?:es)?|hands?|fingers?|fingertips|knife|spoon|scoop|cutter|spatula)\b
   soak \b(?:cold|warm|hot) water\b|\bin water\b
   coat
 batter [noun] = coat
@@ -253,6 +255,7 @@ come
   heat ^\s*(?:back |up )?to (?:a|the) (?:[\w-]+ )?(?:boil|simmer|bubble)\b
   none
 bring
+  none ^\s*(?:(?:the|its|their|both|all|two|four|opposite) )*(?:sides?|edges?|corners?|ends?|flaps?)\b
   mix \btogether\b
   heat \bto\b|\bup\b
   none

@@ -4,6 +4,9 @@ import { type MethodRule, whole } from './story'
 /** Where more than this share of the lines is named in no step, the method is a sketch: nothing is said of single lines. */
 const SKETCH_SHARE = 0.5
 
+/** "Heat the oven to 180 °C (160 °C fan)": for what goes into it later. */
+const PREHEATS = /\b(?:pre-?heat|heat|warm|set|turn on|get)\b[^.;]{0,16}\b(?:oven|grill|broiler)\b[^.;]*/giu
+
 /** What a method takes, leaves and repeats. */
 export const USE_RULES: readonly MethodRule[] = [
   {
@@ -83,7 +86,7 @@ export const USE_RULES: readonly MethodRule[] = [
     about: 'a temperature that no kitchen reaches, or without its scale',
     find: (story) =>
       story.trace.flatMap(({ step, spec }) =>
-        spec === null || step.tempC !== null || !statesHeat(step.text)
+        spec === null || step.tempC !== null || !statesHeat(step.text.replace(PREHEATS, ''))
           ? []
           : [
               {
