@@ -59,6 +59,7 @@ test('what the page says is taken is what the ribbon takes', async ({ page }) =>
   const said: string[][] = []
   for (const written of [1, 2]) {
     const rows = doingsOf(page, written)
+    await expect(rows.first()).toContainText(/\S/)
     for (let at = 0; at < (await rows.count()); at += 1)
       said.push(await rows.nth(at).locator('span.font-semibold').allInnerTexts())
   }
@@ -67,7 +68,7 @@ test('what the page says is taken is what the ribbon takes', async ({ page }) =>
   await expect(page.getByRole('textbox', { name: `Step ${said.length}` })).toBeVisible()
   for (const [at, foods] of said.entries()) {
     const row = steps.locator(':scope > li').nth(at)
-    expect(await row.locator('p span.font-semibold').allInnerTexts()).toEqual(foods)
+    await expect.poll(() => row.locator('p span.font-semibold').allInnerTexts()).toEqual(foods)
   }
 })
 
