@@ -136,3 +136,17 @@ describe('pastry and its filling', () => {
     expect(last).not.toMatch(/0\.25/)
   })
 })
+
+describe('three bowls to bread in', () => {
+  it.each(['tip the crumbs into a third', 'put the crumbs in another', 'place the crumbs on a third plate'])(
+    'are kept apart: %s',
+    (words) => {
+      const steps = takes(
+        '400 g firm tofu\n40 g flour\n100 ml soy milk\n1 tsp cider vinegar\n100 g panko crumbs',
+        `Slice the tofu. Put the flour in a shallow bowl. Mix the soy milk with the vinegar in a second bowl and ${words}. Coat the slices in the flour, dip in the milk mixture and press into the crumbs. Bake at 200 °C for 25 minutes.`,
+      )
+      expect(steps).toContain('mix: soy milk, cider vinegar')
+      expect(steps).toContain('mix: panko crumbs')
+    },
+  )
+})

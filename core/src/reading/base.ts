@@ -24,13 +24,16 @@ function hasOpenTarget({ verb }: Clause, rest: string): boolean {
 }
 const IN_A_VESSEL =
   /\b(?:in|into)\s+(?:a|an|the|another|your|its own|two|six)\s+(?:[a-zß-ɏ\d]+[ -]){0,4}?(?:bowl|blender|processor|saucepan|pan|pot|jug|jar|dish|tray|tin|cooker|mixer|box|wok|stockpot|skillet|casserole|kadhai)\b/iu
+/** "The milk in a second bowl, the panko into a third": a bowl of its own. */
+const IN_ANOTHER =
+  /\b(?:in|into|on)\s+(?:(?:a|the)\s+)?(?:another|second|third|fourth)(?:\s+(?:one|plate))?\W*$/iu
 /** Whether a clause brings what it names to the lot in hand. */
 function joinsHand(clause: Clause, rest: string, isPut: boolean): boolean {
   const { verb } = clause
   if (verb === null) return !IN_A_VESSEL.test(rest) && !/:/u.test(rest)
   if (
     /^(?:put|place|lay|arrange|go|tip|throw)$/.test(verb.word) &&
-    IN_A_VESSEL.test(rest) &&
+    (IN_A_VESSEL.test(rest) || IN_ANOTHER.test(rest)) &&
     !/\bback\b|\bthe (?:same )?pan\b/iu.test(rest)
   )
     return false
