@@ -14,15 +14,19 @@ describe('a heading within a list, without mark or gap', () => {
     'Spice mix',
     'To finish',
     'The filling',
+    'Cheesy sauce',
     'Sauce',
   ])('%s', (head) => {
     const parts = partsOf(`200 g red lentils\n1 tsp salt\n${head}\n100 ml soy milk\n2 tbsp olive oil`)
     expect(parts.map(([, count]) => count)).toEqual([2, 2])
   })
-  it.each(['Soy sauce', 'Black pepper', 'Chilli crisp', 'Oil to fry'])('is none in “%s”', (line) => {
-    const parts = partsOf(`200 g red lentils\n1 tsp salt\n${line}\n100 ml soy milk\n2 tbsp olive oil`)
-    expect(parts.map(([, count]) => count)).toEqual([5])
-  })
+  it.each(['Soy sauce', 'Sweet chilli sauce', 'Black pepper', 'Chilli crisp', 'Oil to fry'])(
+    'is none in “%s”',
+    (line) => {
+      const parts = partsOf(`200 g red lentils\n1 tsp salt\n${line}\n100 ml soy milk\n2 tbsp olive oil`)
+      expect(parts.map(([, count]) => count)).toEqual([5])
+    },
+  )
 })
 
 describe('dry and wet as parts of the list', () => {
@@ -149,4 +153,24 @@ describe('three bowls to bread in', () => {
       expect(steps).toContain('mix: panko crumbs')
     },
   )
+})
+
+describe('the size of a vessel', () => {
+  it.each(['a greased 3-litre baking dish', 'a 900 g loaf tin', 'a 2 litre ovenproof dish'])(
+    'is no amount of a food: %s',
+    (vessel) => {
+      const { findings } = assessed(
+        '28 g plant butter\n400 g firm tofu\n30 g flour\n300 ml oat milk',
+        `Melt the butter, add the flour and the milk and simmer for 5 minutes. Combine with the tofu in ${vessel}. Bake at 200 °C for 20 minutes.`,
+      )
+      expect(findings.map(({ rule }) => rule)).not.toContain('list-step-disagree')
+    },
+  )
+  it('leaves the food that is in one', () => {
+    const { findings } = assessed(
+      '200 g tomatoes\n400 g firm tofu',
+      'Simmer 400 g tomatoes with the tofu for 10 minutes.',
+    )
+    expect(findings.map(({ rule }) => rule)).toContain('list-step-disagree')
+  })
 })

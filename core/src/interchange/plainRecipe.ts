@@ -43,7 +43,7 @@ const COUNTS_IN_A_TITLE =
 
 /** What groups of a list are called, with no mark and no gap: "Wet ingredients", "To assemble", "Crispy topping". */
 const GROUP_WORDS =
-  /^(?:(?:the )?(?:wet|dry|other|main)(?: (?:ingredients?|mix|bits))?|to (?:assemble|finish|garnish|coat|glaze|fry|top|bread|dip|decorate|bind|layer|serve)(?: (?:with|the|it|up|\p{L}+)){0,3}|(?:the )?(?:sauce|dressing|broth|base|dough|garnish|assembly|seasoning)|(?:the )?(?:\p{L}+ ){0,2}(?:filling|topping|marinade|glaze|coating|breading|crust|batter|pastry|dredge|brine|tempering|crumble topping|spice (?:mix|blend|paste)))$/iu
+  /^(?:(?:the )?(?:wet|dry|other|main)(?: (?:ingredients?|mix|bits))?|(?!(?:soy|soya|hot|chilli|chili|sweet chilli|fish|oyster|hoisin|barbecue|bbq|teriyaki|worcester\p{L}*|tomato|cranberry|apple|brown|pasta|pizza|enchilada|mint|duck|plum|black bean|stir[- ]fry) )(?:\p{L}+ ){1,2}sauce|to (?:assemble|finish|garnish|coat|glaze|fry|top|bread|dip|decorate|bind|layer|serve)(?: (?:with|the|it|up|\p{L}+)){0,3}|(?:the )?(?:sauce|dressing|broth|base|dough|garnish|assembly|seasoning)|(?:the )?(?:\p{L}+ ){0,2}(?:filling|topping|marinade|glaze|coating|breading|crust|batter|pastry|dredge|brine|tempering|crumble topping|spice (?:mix|blend|paste)))$/iu
 
 const SUB_BULLET = /^\s*[-*•◦‣–—]\s+/u
 /** "2) Dry the beans:" above bullets that are no list of foods: a step, and the bullets are what is done in it. */

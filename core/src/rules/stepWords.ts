@@ -20,6 +20,9 @@ export interface StepWords {
 const NUMBER_START = /(?<![\p{L}\d.,/])[\d½¼¾⅓⅔⅛]/gu
 const TEMPERATURE = /^\d{2,3}\s*(?:[°º]\s*)?[CF]\b/
 const PARTIAL = /\b(?:of the|half|rest|remaining|some|first|about)\b/i
+/** "A 3-litre baking dish", "a 900 g loaf tin": the size of a vessel. */
+const OF_A_VESSEL =
+  /^\s*(?:\p{L}+[ -]){0,3}(?:(?:dish(?:es)?|pans?|pots?|bowls?|moulds?|molds?|casseroles?|saucepans?|ramekins?|trays?|basins?|terrines?)\b|(?:tins?|jars?|jugs?)\b(?!\s+(?:of\s+)?(?!and\b|with\b|lined\b|greased\b|or\b)\p{L}))/iu
 /** Words after an amount within which its food is looked for. */
 const REACH_WORDS = 6
 
@@ -29,6 +32,7 @@ function amountsIn(text: string): StepAmount[] {
     const found = readAmountAt(text, index, { isDecimalComma: false })
     const unit = found?.amount.terms[0]?.unit ?? null
     if (found === null || unit === null || unitKind(unit) === 'count') return []
+    if (OF_A_VESSEL.test(text.slice(found.end, found.end + 60).replace(/^[-–]/u, ''))) return []
     const clause =
       text.slice(found.end, found.end + 80).split(/[.;,]|\b(?:and|plus|with|in|into|to|for)\b/)[0] ?? ''
     const after = clause
