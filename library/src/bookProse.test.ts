@@ -174,3 +174,19 @@ describe('the size of a vessel', () => {
     expect(findings.map(({ rule }) => rule)).toContain('list-step-disagree')
   })
 })
+
+describe('half of a pot that is crushed', () => {
+  const LIST = '1 tbsp oil\n1 onion\n400 g tin black beans, drained\n200 ml water'
+  const made = (words: string) =>
+    takes(
+      LIST,
+      `Fry the onion in the oil for 5 minutes. Add the beans and water and simmer for 10 minutes. ${words}`,
+    )
+  it('lies in the pot with the rest', () => {
+    expect(made('Lightly crush half the beans with the back of a spoon. Serve.').at(-1)).toBe('mash: 2')
+    expect(made('Mash some of the beans against the side of the pan.').at(-1)).toBe('mash: 2')
+  })
+  it('does not where it is taken out', () => {
+    expect(made('Take out half of the beans and mash them.').at(-1)).toMatch(/mash: 2 0\.5/)
+  })
+})

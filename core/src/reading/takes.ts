@@ -56,6 +56,7 @@ const SOLIDS: ReadonlySet<OperationId> = new Set([
   'wrap',
   'air-fry',
 ])
+const TAKEN_OUT = /\b(?:remove|take|takes|transfer|lift|scoop|ladle|tip|pour|put|spoon out|set aside)\b/iu
 const RESERVED = /\b(?:reserved|kept|saved|set aside|held back)\b/iu
 
 /** What a doing takes before its words are read. */
@@ -110,7 +111,14 @@ export class Taking {
     if (left <= 1e-9) return
     this.takes.lines.push({ of, share: share === null || share >= left - 1e-9 ? null : share, role })
   }
-  lot(lot: Lot, said: number | null, role: Mention['role'], amountG?: number): void {
+  /** "Crush half the beans with the back of a spoon": in the pan, where the rest of it lies. */
+  isCrushedInPlace({ holds }: Lot): boolean {
+    const words = this.doing.parsed.text.slice(this.doing.from, this.doing.to)
+    return this.operation === 'mash' && holds.size > 1 && !TAKEN_OUT.test(words)
+  }
+
+  lot(lot: Lot, of: number | null, role: Mention['role'], amountG?: number): void {
+    const said = this.isCrushedInPlace(lot) ? null : of
     const share =
       amountG !== undefined && lot.statedG !== null && amountG < 0.97 * lot.statedG
         ? amountG / lot.statedG
