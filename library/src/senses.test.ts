@@ -99,6 +99,16 @@ describe('where the taste comes from', () => {
     expect(shiitake?.share).toBeGreaterThan(0.25)
     expect(lifted.umami.sources.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 1)
   })
+  it('has a figure for what is made of soy, tomato, mushroom or seaweed', () => {
+    const carriers = [...library.ingredients.values()].filter(
+      ({ id, foodClass }) =>
+        (foodClass === 'savoury' &&
+          /soy-sauce|miso|bean|tomato|mushroom|oyster|teriyaki|kecap|dashi/u.test(id)) ||
+        ((foodClass === 'mushroom' || foodClass === 'seaweed') && id !== 'spirulina' && id !== 'mycoprotein'),
+    )
+    expect(carriers.length).toBeGreaterThan(35)
+    expect(carriers.filter(({ umami }) => umami === null).map(({ id }) => id)).toEqual([])
+  })
   it('says how hot it is, and by what', () => {
     expect(flavour(broth()).heat).toMatchObject({ words: 'no heat', sources: [] })
     const hot = flavour(broth('1 tsp cayenne pepper'))
