@@ -1,39 +1,20 @@
 import { flavourOf } from '@frijol/core/assess'
-import { readRecipes } from '@frijol/core/interchange'
-import { defaultKitchen } from '@frijol/core/model'
+import { defaultKitchen, type Dish } from '@frijol/core/model'
 import { describe, expect, it } from 'vitest'
+import { aimedDish, aimedMix } from '../test/aimedMix'
 import { goodMixes } from '../test/goodMixes'
-import { mixContext } from '../test/mixContext'
 import { library } from '.'
 
 /** The aroma of a mix of one part beside an original's. */
-function aroma(
+const aroma = (
   original: string,
   lines: readonly string[],
   steps: readonly string[],
   excluded: string[] = [],
-) {
-  const text = [
-    '# Mix',
-    '## Ingredients',
-    ...lines.map((line) => `- ${line}`),
-    '## Method',
-    ...steps.map((step, at) => `${at + 1}. ${step}`),
-  ].join('\n\n')
-  return aromaIn(text, original, excluded)
-}
-function aromaIn(text: string, original: string, excluded: string[] = []) {
-  const read = readRecipes(text, mixContext())
-  const dish = read.ok ? read.value[0] : undefined
-  const of = library.originals.get(original)
-  const [part] = dish?.parts ?? []
-  if (dish === undefined || of === undefined || part === undefined) throw new Error('the mix cannot be read')
-  const aimed = {
-    ...dish,
-    aim: { ...dish.aim, excluded },
-    parts: [{ ...part, originalId: of.id, family: of.family }, ...dish.parts.slice(1)],
-  }
-  const reading = flavourOf(aimed, part.id, library, defaultKitchen)?.aroma
+) => aromaIn(aimedMix(lines, steps, original), excluded)
+function aromaIn(dish: Dish, excluded: string[] = []) {
+  const aimed = { ...dish, aim: { ...dish.aim, excluded } }
+  const reading = flavourOf(aimed, dish.parts[0]?.id ?? '', library, defaultKitchen)?.aroma
   if (reading == null) throw new Error('no aroma')
   const note = (name: string) => {
     const found = reading.notes.find((one) => one.note === name)
@@ -49,7 +30,7 @@ describe('good plant analogues', () => {
   it('carry most notes of the original that they replace, and few of others', () => {
     const { signatures } = library.facts
     const carriedOf = (text: string, original: string): number => {
-      const { notes } = aromaIn(text, original)
+      const { notes } = aromaIn(aimedDish(text, original))
       const isCarried = ({ standing }: (typeof notes)[number]): boolean =>
         standing === 'carried' || standing === 'strong'
       return notes.filter(isCarried).length / notes.length

@@ -1,27 +1,9 @@
-import { assess, labelExtras, tracesOf } from '@frijol/core/assess'
-import { readRecipes } from '@frijol/core/interchange'
+import { addedSugarsG, assess, labelExtras, tracesOf } from '@frijol/core/assess'
 import { defaultKitchen, type Dish } from '@frijol/core/model'
 import { describe, expect, it } from 'vitest'
-import { mixContext } from '../test/mixContext'
+import { aimedDish, aimedMix as mix } from '../test/aimedMix'
 import { library } from '.'
 
-function dishOf(text: string): Dish {
-  const read = readRecipes(text, mixContext())
-  const dish = read.ok ? read.value[0] : undefined
-  if (dish === undefined) throw new Error('the recipe cannot be read')
-  return dish
-}
-const mix = (lines: readonly string[], steps: readonly string[]): Dish =>
-  dishOf(
-    [
-      '# Mix',
-      'Serves 2',
-      '## Ingredients',
-      ...lines.map((line) => `- ${line}`),
-      '## Method',
-      ...steps.map((step, at) => `${at + 1}. ${step}`),
-    ].join('\n\n'),
-  )
 const extras = (dish: Dish) => labelExtras(dish, library, defaultKitchen)
 
 describe('added sugars', () => {
@@ -33,7 +15,11 @@ describe('added sugars', () => {
     expect(both).toBeLessThan(0.8)
   })
   it('are not known where there are no sugars', () => {
-    expect(extras(mix(['100 g olive oil'], ['Warm it.'])).addedShare).toBeNull()
+    const oil = extras(mix(['100 g olive oil'], ['Warm it.']))
+    expect(oil.addedShare).toBeNull()
+    expect(addedSugarsG(0, oil)).toBe(0)
+    expect(addedSugarsG(3, oil)).toBeNull()
+    expect(addedSugarsG(null, { addedShare: 0.5, vitaminDUg: 0 })).toBeNull()
   })
   it('count what is left of a brine, not what is poured off', () => {
     const soaked = mix(
@@ -45,14 +31,14 @@ describe('added sugars', () => {
       ['Slice the carrots and simmer in the water with the sugar for 5 minutes.'],
     )
     const grams = (dish: Dish): number =>
-      (assess(dish, library, defaultKitchen).perPortion.sugarsG ?? 0) * (extras(dish).addedShare ?? 0)
+      addedSugarsG(assess(dish, library, defaultKitchen).perPortion.sugarsG, extras(dish)) ?? 0
     // Two portions of 60 g.
     expect(grams(kept)).toBeCloseTo(30, 0)
     expect(grams(soaked)).toBeLessThan(18)
     expect(grams(soaked)).toBeGreaterThan(1)
   })
   it('count a sauce once that another part takes', () => {
-    const dish = dishOf(
+    const dish = aimedDish(
       [
         '# Glazed tofu',
         'Serves 2',
@@ -71,7 +57,7 @@ describe('added sugars', () => {
       ].join('\n\n'),
     )
     const { perPortion } = assess(dish, library, defaultKitchen)
-    expect((perPortion.sugarsG ?? 0) * (extras(dish).addedShare ?? 0)).toBeCloseTo(25, 0)
+    expect(addedSugarsG(perPortion.sugarsG, extras(dish))).toBeCloseTo(25, 0)
   })
 })
 

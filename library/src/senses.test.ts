@@ -1,30 +1,9 @@
 import { colourOf, flavourOf, tracesOf } from '@frijol/core/assess'
-import { readRecipes } from '@frijol/core/interchange'
 import { defaultKitchen, type Dish } from '@frijol/core/model'
 import { describe, expect, it } from 'vitest'
-import { mixContext } from '../test/mixContext'
+import { aimedMix as dishOf } from '../test/aimedMix'
 import { library } from '.'
 
-/** A dish of one part, aimed at an original. */
-function dishOf(lines: readonly string[], steps: readonly string[], original: string | null = null): Dish {
-  const text = [
-    '# Mix',
-    '## Ingredients',
-    ...lines.map((line) => `- ${line}`),
-    '## Method',
-    ...steps.map((step, at) => `${at + 1}. ${step}`),
-  ].join('\n\n')
-  const read = readRecipes(text, mixContext())
-  const dish = read.ok ? read.value[0] : undefined
-  if (dish === undefined) throw new Error('the mix cannot be read')
-  const of = original === null ? undefined : library.originals.get(original)
-  return {
-    ...dish,
-    parts: dish.parts.map((part, at) =>
-      at > 0 || of === undefined ? part : { ...part, originalId: of.id, family: of.family },
-    ),
-  }
-}
 const first = (dish: Dish): string => dish.parts[0]?.id ?? ''
 function colour(dish: Dish) {
   const reading = colourOf(dish, first(dish), library, defaultKitchen)

@@ -12,6 +12,13 @@ export interface LabelExtras {
   readonly vitaminDUg: number
 }
 
+/** Added sugars of a portion, g, of so much sugar in it; null where that is not known. @param sugarsG g in the portion */
+export function addedSugarsG(sugarsG: number | null, { addedShare }: LabelExtras): number | null {
+  if (sugarsG === null) return null
+  if (addedShare === null) return sugarsG > 0 ? null : 0
+  return sugarsG * addedShare
+}
+
 interface Sugars {
   readonly all: number
   readonly added: number

@@ -62,15 +62,7 @@ export function tracesOf(
   const work = works.find(({ assessment }) => assessment.partId === partId)
   if (work === undefined) return null
   const kept = new Map<PartWork, ReturnType<typeof keptShares>>(works.map((one) => [one, keptShares(one)]))
-  const sum = {
-    zincMg: 0,
-    seleniumUg: 0,
-    iodineUg: 0,
-    iodineLowUg: 0,
-    iodineHighUg: 0,
-    b12Ug: 0,
-    vitaminDUg: 0,
-  }
+  const sum = Object.fromEntries(NAMES.map((name) => [name, 0])) as Record<(typeof NAMES)[number], number>
   let wholeG = 0
   let ownG = 0
   for (const { food, solidsG, from } of foodsIn(work, works)) {

@@ -36,16 +36,14 @@ export function foodsCarried({ program, space }: Pick<PartRun, 'program' | 'spac
       const perGram = pools[pool] ?? 0
       return perGram > 0 ? carrier / perGram : 0
     }
-    const massG = leftBy(aromaPool)
-    if (!(massG > LEAST_G)) return []
-    const dissolvedG = leftBy(SOLUBLE)
     const leftG = rowMass(rows, row)
+    if (!(leftG > LEAST_G)) return []
     const waterG = (rows[from + WATER] ?? 0) + (rows[from + LOOSE + WATER] ?? 0)
     return [
       {
         entry,
-        massG,
-        dissolvedG,
+        massG: leftBy(aromaPool),
+        dissolvedG: leftBy(SOLUBLE),
         leftG,
         solidsG: Math.max(0, leftG - waterG),
         inPieces: rows[from + COARSE] ?? 0,

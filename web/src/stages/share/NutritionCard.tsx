@@ -1,4 +1,4 @@
-import { labelExtras, proteinOf } from '@frijol/core/assess'
+import { addedSugarsG, labelExtras, proteinOf } from '@frijol/core/assess'
 import type { Totals } from '@frijol/core/model'
 import { euClaims, labelRows, type LabelRegion, usClaims } from '@frijol/core/nutrition'
 import { useMemo, useState } from 'react'
@@ -18,10 +18,6 @@ function ofMass(per100g: Totals, massG: number): Totals {
   ])
   return { ...(Object.fromEntries(scaled) as Totals), massG }
 }
-
-/** Of the sugars, those that are added ones; none where there are none. */
-const addedOf = (sugarsG: number | null, share: number | null): number | null =>
-  sugarsG === null ? null : share === null ? (sugarsG > 0 ? null : 0) : sugarsG * share
 
 /** The dish's nutrition as a label rounds it, and the claims whose thresholds hold. */
 export function NutritionCard() {
@@ -59,7 +55,7 @@ export function NutritionCard() {
                 totals: perPortion,
                 pdcaas,
                 isPlantBased,
-                addedSugarsG: addedOf(perPortion.sugarsG, extras.addedShare),
+                addedSugarsG: addedSugarsG(perPortion.sugarsG, extras),
                 vitaminDUg: extras.vitaminDUg,
               },
               'us',
