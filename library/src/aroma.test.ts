@@ -59,6 +59,18 @@ describe('good plant analogues', () => {
   })
 })
 
+describe('what turns in any dish', () => {
+  it('is told beside an original that has no such note', () => {
+    const { turned, notes } = aroma(
+      'lamb_mince',
+      [...MINCE, '8 g liquid smoke', '30 g lemon juice'],
+      ['Fry everything for 8 minutes.'],
+    )
+    expect(turned.map(({ turns }) => turns)).toEqual(['ashy'])
+    expect(notes.map(({ note }) => note)).not.toContain('smoke')
+  })
+})
+
 describe('the aroma of an original', () => {
   it('is known of all but meringue and the egg that binds', () => {
     const without = [...library.originals.keys()].filter((id) => !library.facts.signatures.has(id))

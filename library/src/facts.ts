@@ -1,9 +1,9 @@
-import type { Facts, FoodFact } from '@frijol/core/model'
+import type { Facts, FoodClass, FoodFact } from '@frijol/core/model'
 import type { StoredFacts } from './build/facts'
 import { signaturesFrom } from './signatures'
 
 /** The facts tables of the generated file as the engine looks them up. */
-export function factsFrom(stored: StoredFacts): Facts {
+export function factsFrom(stored: StoredFacts, classOf: (foodId: string) => FoodClass | null): Facts {
   const groups = new Map(stored.classGroups)
   return {
     foods: new Map(
@@ -25,7 +25,7 @@ export function factsFrom(stored: StoredFacts): Facts {
     pungency: new Map(stored.pungency),
     beany: new Map(stored.beany),
     addedSugars: new Map(stored.addedSugars),
-    signatures: signaturesFrom(stored.signatures),
+    signatures: signaturesFrom(stored.signatures, classOf),
     cultures: new Map(stored.cultures.map((culture) => [culture.id, culture])),
   }
 }

@@ -25,15 +25,18 @@ const byId = <T extends { id: string }>(items: readonly T[]): ReadonlyMap<string
   new Map(items.map((item) => [item.id, item]))
 
 /** The library of a generated file, for whoever has fetched it as data. */
-export const libraryFrom = (content: LibraryContent): Library => ({
-  ingredients: byId(content.ingredients),
-  originals: byId(content.originals),
-  allergens: byId(content.allergens),
-  conversions: content.conversions,
-  rates: content.rates,
-  facts: factsFrom(content.facts),
-  swaps: content.swaps,
-})
+export function libraryFrom(content: LibraryContent): Library {
+  const ingredients = byId(content.ingredients)
+  return {
+    ingredients,
+    originals: byId(content.originals),
+    allergens: byId(content.allergens),
+    conversions: content.conversions,
+    rates: content.rates,
+    facts: factsFrom(content.facts, (id) => ingredients.get(id)?.foodClass ?? null),
+    swaps: content.swaps,
+  }
+}
 
 /** A library with a person's own ingredients; an own one replaces a shipped one of the same id. */
 export const withOwn = (library: Library, own: readonly Ingredient[]): Library =>
